@@ -1,0 +1,29 @@
+import { Complaint } from './complaint';
+
+interface Command {
+  readonly usage: string;
+  readonly load: () => Promise<{ run(words: readonly string[]): number | Promise<number> }>;
+}
+
+const commands: Readonly<Record<string, Command>> = {
+  deck: { usage: 'hazel deck FILE.cir [--json]', load: () => import('./deck') },
+};
+
+const usage = (): string => `usage: ${Object.values(commands).map((c) => c.usage).join(' | ')}`;
+
+/**
+ * Runs one command of the terminal.
+ * @param words what stands after the program's name
+ * @returns the exit status: 0, or 1 after one line of complaint
+ */
+export async function run(words: readonly string[]): Promise<number> {
+  const command = Object.hasOwn(commands, words[0] ?? '') ? commands[words[0]] : undefined;
+  try {
+    if (!command) throw new Complaint(usage());
+    return await (await command.load()).run(words.slice(1));
+  } catch (error) {
+    const line = error instanceof Complaint ? error.message : `hazel: ${error instanceof Error ? error.message : String(error)}`;
+    process.stderr.write(`${line.replace(/\s*[\r\n]+\s*/g, ' ')}\n`);
+    return 1;
+  }
+}

@@ -1,0 +1,62 @@
+import { STAGE, type Step } from './transient';
+
+// Weights of the parabola through a step's start, inner stage and end, integrated over the step.
+const WITHIN = 1 / (6 * STAGE * (1 - STAGE));
+const AFTER = (2 - 3 * STAGE) / (6 * (1 - STAGE));
+const BEFORE = 1 - WITHIN - AFTER;
+
+/** Mean, least and greatest of a figure over a stretch of time, in the figure's own unit. */
+export interface Spread {
+  readonly mean: number;
+  readonly least: number;
+  readonly greatest: number;
+}
+
+/** Gathers mean, least and greatest of every probe over the steps it is shown. */
+export class Averages {
+  private readonly sums: Float64Array;
+  private readonly least: Float64Array;
+  private readonly greatest: Float64Array;
+  private seconds = 0;
+
+  constructor(private readonly count: number) {
+    this.sums = new Float64Array(count);
+    this.least = new Float64Array(count).fill(Infinity);
+    this.greatest = new Float64Array(count).fill(-Infinity);
+  }
+
+  add(step: Step): void {
+    const h = step.to - step.from;
+    const plain = step.middle >= step.to;
+    this.seconds += h;
+    for (let i = 0; i < this.count; i++) {
+      const { before, within, after } = step;
+      this.sums[i] +=
+        h * (plain ? (before[i] + after[i]) / 2 : BEFORE * before[i] + WITHIN * within[i] + AFTER * after[i]);
+      this.least[i] = Math.min(this.least[i], before[i], within[i], after[i]);
+      this.greatest[i] = Math.max(this.greatest[i], before[i], within[i], after[i]);
+    }
+  }
+
+  /** The figures gathered so far, in the order of the probes. */
+  spreads(): Spread[] {
+    return Array.from(this.sums, (sum, i) => ({
+      mean: sum / this.seconds,
+      least: this.least[i],
+      greatest: this.greatest[i],
+    }));
+  }
+}
+
+/**
+ * A probe's value inside a step, on the parabola through its three points.
+ * @param share 0 at the step's start, 1 at its end
+ */
+export function withinStep(step: Step, probe: number, share: number): number {
+  const y0 = step.before[probe];
+  const y2 = step.after[probe];
+  const straight = y0 + (y2 - y0) * share;
+  if (step.middle >= step.to) return straight;
+  const bend = step.within[probe] - (y0 + (y2 - y0) * STAGE);
+  return straight + (bend * share * (1 - share)) / (STAGE * (1 - STAGE));
+}

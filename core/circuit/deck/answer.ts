@@ -1,0 +1,115 @@
+import { withinStep } from '../average';
+import { CircuitError } from '../error';
+import { settle } from '../operating-point';
+import { compile, type Plan } from '../plan';
+import { currentProbe, voltageProbe, type Probe } from '../probe';
+import { checkStructure } from '../structure';
+import { operatingPoint, sweep } from '../sweep';
+import { System } from '../system';
+import { Transient } from '../transient';
+import { DeckError } from './error';
+import type { Deck } from './read';
+import type { Element, Netlist } from '../netlist';
+
+/** What a deck's analysis gave: a heading for each column, and rows of figures in SI units. */
+export interface DeckAnswer {
+  readonly headings: readonly string[];
+  readonly rows: readonly (readonly number[])[];
+}
+
+/**
+ * Solves the analysis a deck asks for.
+ * @throws DeckError with a line of the deck when it cannot be solved
+ */
+export function answerDeck(deck: Deck): DeckAnswer {
+  try {
+    const answer = solve(deck);
+    for (const row of answer.rows) {
+      if (!row.every(Number.isFinite)) throw new DeckError(deck.analysis.line, 'a figure came out that is not a number');
+    }
+    return answer;
+  } catch (error) {
+    if (error instanceof CircuitError) {
+      const first = error.elements.find((id) => deck.lineOf.has(id));
+      throw new DeckError(first === undefined ? deck.analysis.line : deck.lineOf.get(first)!, error.message);
+    }
+    throw error;
+  }
+}
+
+function probesOf(deck: Deck): (plan: Plan) => Probe[] {
+  return (plan) =>
+    deck.vectors.map((v) =>
+      v.kind === 'voltage' ? voltageProbe(plan, v.plus, v.minus) : currentProbe(plan, v.element),
+    );
+}
+
+function solve(deck: Deck): DeckAnswer {
+  const { analysis, netlist } = deck;
+  const labels = deck.vectors.map((v) => v.label);
+  if (analysis.kind === 'op') return { headings: labels, rows: [operatingPoint(netlist, probesOf(deck))] };
+  if (analysis.kind === 'dc') {
+    return { headings: ['sweep', ...labels], rows: sweep(netlist, analysis.ranges, probesOf(deck)) };
+  }
+  checkStructure(netlist, analysis.fromGiven);
+  const plan = compile(netlist);
+  const probes = probesOf(deck)(plan);
+  const start = analysis.fromGiven
+    ? { stored: givenStored(deck, plan) }
+    : deck.nodeVolts.size > 0
+      ? { stored: heldStored(deck, netlist) }
+      : ('rest' as const);
+  const run = new Transient(plan, { stop: analysis.stop, longestStep: analysis.longestStep, start }, probes);
+  const rows: number[][] = [];
+  const count = Math.floor((analysis.stop - analysis.start) / analysis.step + 1e-6);
+  const time = (i: number): number => Number((analysis.start + i * analysis.step).toPrecision(12));
+  let next = 0;
+  if (analysis.start === 0) rows.push([time(next++), ...run.step.after]);
+  let due = time(next);
+  run.onStep = (step) => {
+    const span = step.to - step.from;
+    const slack = 1e-9 * analysis.step;
+    while (next <= count && due <= step.to + slack) {
+      const share = Math.min(1, Math.max(0, (due - step.from) / span));
+      const row = [due];
+      for (let p = 0; p < probes.length; p++) row.push(withinStep(step, p, share));
+      rows.push(row);
+      due = time(++next);
+    }
+  };
+  while (!run.done) run.advance(10000);
+  if (next <= count) throw new DeckError(analysis.line, 'the run ended before its stop time');
+  return { headings: ['time', ...labels], rows };
+}
+
+/** With UIC: IC= of each element, else what `.ic` gives its nodes, else nothing. */
+function givenStored(deck: Deck, plan: Plan): Float64Array {
+  const byId = new Map(deck.netlist.elements.map((e) => [e.id, e]));
+  const at = (node: string): number => deck.nodeVolts.get(node) ?? 0;
+  return plan.states.initial.map((initial, s) => {
+    const e = byId.get(plan.states.ids[s])!;
+    const level = Number.isNaN(initial) ? (e.kind === 'capacitor' ? at(e.a) - at(e.b) : 0) : initial;
+    return level * plan.states.capacity[s];
+  });
+}
+
+/** A resistance through which `.ic` holds a node while the operating point is found. */
+const HOLD_OHMS = 1e-6;
+
+/** Without UIC: the operating point with the nodes of `.ic` held at their voltages. */
+function heldStored(deck: Deck, netlist: Netlist): Float64Array {
+  const holds = [...deck.nodeVolts].flatMap(([node, volts]): Element[] => [
+    { kind: 'voltage', id: `.ic ${node}`, a: `.ic ${node}`, b: '0', wave: { kind: 'dc', level: volts } },
+    { kind: 'resistor', id: `.ic ${node} hold`, a: `.ic ${node}`, b: node, ohms: HOLD_OHMS },
+  ]);
+  const plan = compile({ ...netlist, elements: [...netlist.elements, ...holds] });
+  const system = new System(plan, true);
+  system.setSources(0);
+  settle(system, 0, false);
+  const { states } = plan;
+  return states.capacity.map((c, s) =>
+    s < states.capacitors
+      ? c * (system.x[states.a[s]] - system.x[states.b[s]])
+      : c * system.x[states.branch[s]],
+  );
+}

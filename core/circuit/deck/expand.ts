@@ -1,0 +1,161 @@
+import { GROUND, type Element, type JunctionModel } from '../netlist';
+import { DeckError } from './error';
+import { wordsOf, type Card } from './lines';
+import { modelOf } from './model';
+import { spiceNumber } from './number';
+import { ownElements } from './own';
+
+/** Element cards with every subcircuit replaced by its contents, and the control cards. */
+export interface Expanded {
+  readonly items: readonly {
+    readonly line: number;
+    readonly id: string;
+    readonly words: readonly string[];
+    readonly nodes: readonly [string, string];
+    readonly model?: JunctionModel;
+    readonly own?: Element;
+  }[];
+  readonly controls: readonly Card[];
+}
+
+/** A stretch of cards with what is defined in it. */
+interface Scope {
+  readonly parent: Scope | null;
+  readonly subcircuits: Map<string, Subcircuit>;
+  readonly models: Map<string, JunctionModel>;
+  readonly cards: Card[];
+}
+interface Subcircuit {
+  readonly line: number;
+  readonly pins: readonly string[];
+  readonly scope: Scope;
+}
+
+const MOST_ELEMENTS = 200_000;
+const DEEPEST = 50;
+const controlCards = new Set(['.op', '.dc', '.tran', '.ic', '.print']);
+
+const newScope = (parent: Scope | null): Scope => ({ parent, subcircuits: new Map(), models: new Map(), cards: [] });
+
+const isOwn = (name: string): boolean => ownElements.some((o) => o.name.test(name));
+
+function look<T>(scope: Scope | null, pick: (s: Scope) => T | undefined): T | undefined {
+  for (let s = scope; s; s = s.parent) {
+    const found = pick(s);
+    if (found !== undefined) return found;
+  }
+  return undefined;
+}
+
+/** Sorts cards into scopes; control cards are the deck's own. */
+function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
+  const top = newScope(null);
+  const controls: Card[] = [];
+  const open: { scope: Scope; line: number; own: boolean }[] = [];
+  let scope = top;
+  for (const card of cards) {
+    const words = wordsOf(card.text);
+    const inOwn = open.some((o) => o.own);
+    if (words[0] === '.subckt') {
+      if (words.length < 2) throw new DeckError(card.line, '.subckt has no name');
+      if (open.length >= DEEPEST) throw new DeckError(card.line, 'subcircuits nested too deep');
+      const own = inOwn || isOwn(words[1]);
+      const inner = newScope(scope);
+      if (!own) {
+        const pins = words.slice(2);
+        if (pins.length === 0) throw new DeckError(card.line, `subcircuit ${words[1]} has no pins`);
+        const odd = pins.find((p) => p.includes('=') || p === 'params:');
+        if (odd) throw new DeckError(card.line, `'${odd}': parameters of a subcircuit are not known`);
+        const twice = pins.find((p, i) => pins.indexOf(p) !== i);
+        if (twice) throw new DeckError(card.line, `subcircuit ${words[1]} has the pin ${twice} twice`);
+        if (scope.subcircuits.has(words[1])) throw new DeckError(card.line, `a second subcircuit called ${words[1]}`);
+        scope.subcircuits.set(words[1], { line: card.line, pins, scope: inner });
+      }
+      open.push({ scope, line: card.line, own });
+      scope = inner;
+    } else if (words[0] === '.ends') {
+      const closed = open.pop();
+      if (!closed) throw new DeckError(card.line, '.ends without .subckt');
+      scope = closed.scope;
+    } else if (inOwn) {
+      continue;
+    } else if (words[0] === '.model') {
+      const { name, model } = modelOf(words, card.line);
+      if (scope.models.has(name)) throw new DeckError(card.line, `a second model called ${name}`);
+      scope.models.set(name, model);
+    } else if (words[0].startsWith('.')) {
+      if (!controlCards.has(words[0])) throw new DeckError(card.line, `the card ${words[0]} is not known`);
+      if (open.length > 0) throw new DeckError(card.line, `${words[0]} cannot stand inside a subcircuit`);
+      controls.push(card);
+    } else if (!/^[rclvidx]/.test(words[0])) {
+      throw new DeckError(card.line, `the element ${words[0]} is not known: R C L V I D and X are`);
+    } else scope.cards.push(card);
+  }
+  if (open.length > 0) throw new DeckError(open[open.length - 1].line, '.subckt without .ends');
+  return { top, controls };
+}
+
+/**
+ * Replaces every X card by the contents of its subcircuit; names inside get the instance's name in front.
+ * @throws DeckError for unknown cards, wrong pin counts, circular subcircuits or too many elements
+ */
+export function expand(cards: readonly Card[]): Expanded {
+  const { top, controls } = scopesOf(cards);
+  const items: Expanded['items'][number][] = [];
+  const place = (scope: Scope, prefix: string, pins: ReadonlyMap<string, string>, within: readonly Subcircuit[]): void => {
+    const node = (name: string): string =>
+      name === '0' || name === 'gnd' ? GROUND : (pins.get(name) ?? prefix + name);
+    for (const { line, text } of scope.cards) {
+      const words = wordsOf(text);
+      const id = prefix + words[0];
+      if (items.length >= MOST_ELEMENTS) throw new DeckError(line, `more than ${MOST_ELEMENTS} elements`);
+      if (words[0][0] === 'x') {
+        instance(scope, line, words, id, node, within);
+        continue;
+      }
+      if (words.length < 4) throw new DeckError(line, `${words[0]} needs two nodes and a value`);
+      const nodes: [string, string] = [node(words[1]), node(words[2])];
+      if (words[0][0] !== 'd') {
+        items.push({ line, id, words, nodes });
+        continue;
+      }
+      const model = look(scope, (s) => s.models.get(words[3]));
+      if (!model) throw new DeckError(line, `there is no model ${words[3]}`);
+      items.push({ line, id, words, nodes, model });
+    }
+  };
+  const instance = (
+    scope: Scope,
+    line: number,
+    words: readonly string[],
+    id: string,
+    node: (name: string) => string,
+    within: readonly Subcircuit[],
+  ): void => {
+    const plain = words.slice(1).filter((w) => !w.includes('='));
+    const name = plain[plain.length - 1];
+    const ends = plain.slice(0, -1).map(node);
+    const own = ownElements.find((o) => name !== undefined && o.name.test(name));
+    if (own) {
+      if (ends.length !== 2) throw new DeckError(line, `${words[0]} needs two nodes`);
+      const figures = new Map(words.filter((w) => w.includes('=')).map((w) => w.split('=') as [string, string]));
+      const element = own.read(id.replace(/(^|\.)x/, '$1'), ends[0], ends[1], name, (n) => {
+        const text = figures.get(n);
+        return text === undefined ? undefined : (spiceNumber(text) ?? undefined);
+      });
+      if (typeof element === 'string') throw new DeckError(line, `${words[0]}: ${element}`);
+      items.push({ line, id: element.id, words, nodes: [ends[0], ends[1]], own: element });
+      return;
+    }
+    if (plain.length !== words.length - 1) throw new DeckError(line, `${words[0]}: parameters of a subcircuit are not known`);
+    const sub = name === undefined ? undefined : look(scope, (s) => s.subcircuits.get(name));
+    if (!sub) throw new DeckError(line, `there is no subcircuit ${name ?? ''}`);
+    if (within.includes(sub) || within.length >= DEEPEST) throw new DeckError(line, `subcircuit ${name} contains itself`);
+    if (ends.length !== sub.pins.length) {
+      throw new DeckError(line, `${words[0]} has ${ends.length} nodes, ${name} has ${sub.pins.length} pins`);
+    }
+    place(sub.scope, `${id}.`, new Map(sub.pins.map((p, i) => [p, ends[i]])), [...within, sub]);
+  };
+  place(top, '', new Map(), []);
+  return { items, controls };
+}

@@ -1,0 +1,86 @@
+import type { Wave } from './waveform';
+
+/** Where an element comes from: the path in the document, the part in the assembly, the role it plays. */
+export interface Provenance {
+  readonly path?: readonly (string | number)[];
+  readonly part?: string;
+  readonly role?: string;
+}
+
+/** What every element has: a name unique in its netlist and two nodes. Current counts positive into `a`. */
+interface Branch {
+  readonly id: string;
+  readonly a: string;
+  readonly b: string;
+  readonly of?: Provenance;
+}
+
+/**
+ * A junction diode's law (SPICE level 1, static part).
+ * Forward: I = IS (exp(V/(N Vt)) - 1), RS in series; reverse breakdown carries IBV at -BV.
+ */
+export interface JunctionModel {
+  readonly saturationAmps: number;
+  readonly emission: number;
+  readonly seriesOhms: number;
+  readonly breakdownVolts?: number;
+  /** Current at the breakdown voltage; 1 mA when left out. */
+  readonly breakdownAmps?: number;
+}
+
+export interface Resistor extends Branch {
+  readonly kind: 'resistor';
+  /** Zero joins the two nodes. */
+  readonly ohms: number;
+}
+export interface Capacitor extends Branch {
+  readonly kind: 'capacitor';
+  readonly farads: number;
+  readonly initialVolts?: number;
+}
+export interface Inductor extends Branch {
+  readonly kind: 'inductor';
+  readonly henries: number;
+  readonly initialAmps?: number;
+}
+export interface VoltageSource extends Branch {
+  readonly kind: 'voltage';
+  readonly wave: Wave;
+}
+export interface CurrentSource extends Branch {
+  readonly kind: 'current';
+  readonly wave: Wave;
+}
+export interface Diode extends Branch {
+  readonly kind: 'diode';
+  readonly model: JunctionModel;
+}
+/**
+ * A two-terminal current limiter, one-way: I = limit tanh^2(V / knee) for V > 0 and nothing but a
+ * junction's leak below. At twice the knee it passes 93 % of its limit, at three times 99 %.
+ */
+export interface Limiter extends Branch {
+  readonly kind: 'limiter';
+  readonly limitAmps: number;
+  readonly kneeVolts: number;
+}
+/** A switch with finite resistances that changes over, within a microsecond, at each given moment. */
+export interface Switch extends Branch {
+  readonly kind: 'switch';
+  readonly onOhms: number;
+  readonly offOhms: number;
+  readonly closed: boolean;
+  /** Ascending moments at which it changes over, in seconds. */
+  readonly toggleSeconds: readonly number[];
+}
+
+export type Element =
+  Resistor | Capacitor | Inductor | VoltageSource | CurrentSource | Diode | Limiter | Switch;
+
+/** Elements between named nodes; node `0` is ground. */
+export interface Netlist {
+  readonly title: string;
+  readonly elements: readonly Element[];
+}
+
+export const GROUND = '0';

@@ -1,0 +1,72 @@
+import { GROUND } from './netlist';
+import type { Plan } from './plan';
+import type { System } from './system';
+
+/** Reads one figure off a solved system at a moment. */
+export type Probe = (system: System, seconds: number) => number;
+
+/**
+ * Voltage of one node against another, in volts.
+ * @throws RangeError when the plan has no such node
+ */
+export function voltageProbe(plan: Plan, plus: string, minus: string = GROUND): Probe {
+  const p = nodeOf(plan, plus);
+  const m = nodeOf(plan, minus);
+  if (typeof p === 'number' && typeof m === 'number') return (system) => system.x[p] - system.x[m];
+  const level = (of: number | Probe): Probe => (typeof of === 'number' ? (system) => system.x[of] : of);
+  const [high, low] = [level(p), level(m)];
+  return (system, seconds) => high(system, seconds) - low(system, seconds);
+}
+
+/** Index of a node among the unknowns, or how its voltage follows from the chain it lies in. */
+function nodeOf(plan: Plan, name: string): number | Probe {
+  if (name === GROUND) return plan.unknowns;
+  const index = plan.nodeIndex.get(name);
+  if (index !== undefined) return index;
+  const { chains, a } = plan.junctions;
+  for (let k = 0; k < chains.length; k++) {
+    for (const members of chains[k].parallel) {
+      const before = members.findIndex((m) => (m.along ? m.element.b : m.element.a) === name);
+      if (before < 0) continue;
+      let ohms = 0;
+      let junctions = 0;
+      for (const { element } of members.slice(0, before + 1)) {
+        ohms += element.kind === 'resistor' ? element.ohms : element.model.seriesOhms;
+        if (element.kind === 'diode') junctions++;
+      }
+      return (system) =>
+        system.x[a[k]] - junctions * system.junctionVolts(k) - ohms * system.branchAmps(k);
+    }
+  }
+  throw new RangeError(`there is no node ${name}`);
+}
+
+/**
+ * Current through an element, positive into its first terminal, in amperes.
+ * @throws RangeError when the plan has no such element
+ */
+export function currentProbe(plan: Plan, id: string): Probe {
+  const { resistors, voltages, currents, states, junctions, limiters, switches } = plan;
+  let k = resistors.ids.indexOf(id);
+  if (k >= 0) {
+    const { a, b, siemens } = resistors;
+    return (system) => siemens[k] * (system.x[a[k]] - system.x[b[k]]);
+  }
+  for (const table of [voltages, states]) {
+    const at = table.ids.indexOf(id);
+    if (at >= 0) return (system) => system.x[table.branch[at]];
+  }
+  k = currents.ids.indexOf(id);
+  if (k >= 0) return (system) => system.sourceScale * system.amps[k];
+  for (k = 0; k < junctions.chains.length; k++) {
+    const member = junctions.chains[k].parallel.flat().find((m) => m.element.id === id);
+    if (!member) continue;
+    const [branch, sign] = [k, member.along ? 1 : -1];
+    return (system) => sign * system.branchAmps(branch);
+  }
+  k = limiters.ids.indexOf(id);
+  if (k >= 0) return (system) => system.branchAmps(junctions.ids.length + k);
+  k = switches.ids.indexOf(id);
+  if (k >= 0) return (system, seconds) => system.switchAmps(k, seconds);
+  throw new RangeError(`there is no element ${id}`);
+}
