@@ -1,4 +1,5 @@
-import { GROUND, type Diode, type Element, type JunctionModel, type Resistor } from './netlist';
+import type { JunctionModel } from '../part/junction-model';
+import { GROUND, type Diode, type Element, type Resistor } from './netlist';
 
 /** A member of a chain, in the order current flows; `along` says whether it lies the way the current counts. */
 export interface ChainMember {

@@ -1,7 +1,5 @@
-import type { JunctionModel } from './netlist';
+import { THERMAL_VOLTS, type JunctionModel } from '../part/junction-model';
 
-/** Boltzmann constant over elementary charge (exact SI 2019 values) times 300.15 K, in volts. */
-export const THERMAL_VOLTS = (1.380649e-23 / 1.602176634e-19) * 300.15;
 /** Conductance across each junction that keeps a blocked one from floating, as the field's simulators have it. */
 export const JUNCTION_SIEMENS = 1e-12;
 const DEFAULT_BREAKDOWN_AMPS = 1e-3;

@@ -1,3 +1,4 @@
+import type { JunctionModel } from '../part/junction-model';
 import type { Wave } from './waveform';
 
 /** Where an element comes from: the path in the document, the part in the assembly, the role it plays. */
@@ -13,19 +14,6 @@ interface Branch {
   readonly a: string;
   readonly b: string;
   readonly of?: Provenance;
-}
-
-/**
- * A junction diode's law (SPICE level 1, static part).
- * Forward: I = IS (exp(V/(N Vt)) - 1), RS in series; reverse breakdown carries IBV at -BV.
- */
-export interface JunctionModel {
-  readonly saturationAmps: number;
-  readonly emission: number;
-  readonly seriesOhms: number;
-  readonly breakdownVolts?: number;
-  /** Current at the breakdown voltage; 1 mA when left out. */
-  readonly breakdownAmps?: number;
 }
 
 export interface Resistor extends Branch {

@@ -1,6 +1,7 @@
 import { CircuitError } from './error';
 import { fuse, type Chain } from './fuse';
-import { breakdownAnchor, criticalVolts, THERMAL_VOLTS } from './junction';
+import { breakdownAnchor, criticalVolts } from './junction';
+import { THERMAL_VOLTS } from '../part/junction-model';
 import { GROUND, type Element, type Netlist } from './netlist';
 import { signalOf, type Signal } from './waveform';
 

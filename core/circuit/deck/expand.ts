@@ -1,4 +1,5 @@
-import { GROUND, type Element, type JunctionModel } from '../netlist';
+import type { JunctionModel } from '../../part/junction-model';
+import { GROUND, type Element } from '../netlist';
 import { DeckError } from './error';
 import { wordsOf, type Card } from './lines';
 import { modelOf } from './model';

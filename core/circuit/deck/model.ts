@@ -1,4 +1,4 @@
-import type { JunctionModel } from '../netlist';
+import type { JunctionModel } from '../../part/junction-model';
 import { DeckError } from './error';
 import { spiceNumber } from './number';
 

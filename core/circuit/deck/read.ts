@@ -1,4 +1,5 @@
-import { GROUND, type Element, type JunctionModel, type Netlist } from '../netlist';
+import type { JunctionModel } from '../../part/junction-model';
+import { GROUND, type Element, type Netlist } from '../netlist';
 import { signalOf } from '../waveform';
 import { DeckError } from './error';
 import { expand, type Expanded } from './expand';

@@ -1,0 +1,93 @@
+/** A terminal of a part: `bridge` `plus`. */
+export interface Terminal {
+  readonly part: string;
+  readonly terminal: string;
+}
+
+type DocumentPath = readonly (string | number)[];
+
+interface PartBase {
+  readonly id: string;
+  /** What the person calls it. */
+  readonly label: string;
+  /** Where in the document it comes from. */
+  readonly path: DocumentPath;
+}
+
+/** The parts on the bench, by kind, with the names of their terminals. */
+export type Part = PartBase &
+  (
+    | { readonly kind: 'rails'; readonly supplyId: string }
+    | { readonly kind: 'bridge'; readonly diode: 'silicon' | 'schottky' }
+    | { readonly kind: 'resistor'; readonly ohms: number; readonly ratedWatts: number; readonly role: 'charge' | 'each' | 'shared' }
+    | { readonly kind: 'electrolytic'; readonly farads: number; readonly ratedVolts: number }
+    | { readonly kind: 'lamp'; readonly led: string; readonly placeMillimetres: number; readonly number: number; readonly lampId: string; readonly groupId: string | null }
+  );
+export type PartKind = Part['kind'];
+
+export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
+  rails: ['right', 'left'],
+  bridge: ['right', 'left', 'plus', 'minus'],
+  resistor: ['one', 'two'],
+  electrolytic: ['plus', 'minus'],
+  lamp: ['anode', 'cathode'],
+};
+
+export type WireColour = 'red' | 'black' | 'blue' | 'brown' | 'white';
+
+/** A piece of wire from one terminal to another. */
+export interface Lead {
+  readonly id: string;
+  readonly from: Terminal;
+  readonly to: Terminal;
+  readonly colour: WireColour;
+  /** Resistance of a bad joint in it, in ohms; 0 for a sound one. */
+  readonly jointOhms: number;
+}
+
+/** What is on the bench, or will be: the physical truth that drawings, sheets and the netlist come from. */
+export interface Assembly {
+  readonly jobId: string;
+  readonly parts: readonly Part[];
+  readonly leads: readonly Lead[];
+}
+
+export const terminalKey = (t: Terminal): string => `${t.part}.${t.terminal}`;
+
+/**
+ * The nets: terminals that sound leads join, as a map from terminal key to the net's name.
+ * Bad joints do not join; the netlist puts their resistance there.
+ */
+export function netsOf(assembly: Assembly): Map<string, string> {
+  const parent = new Map<string, string>();
+  const find = (key: string): string => {
+    let at = key;
+    for (let up = parent.get(at); up !== undefined && up !== at; up = parent.get(at)) at = up;
+    return at;
+  };
+  const order: string[] = [];
+  for (const part of assembly.parts) {
+    for (const terminal of terminalsOf[part.kind]) {
+      const key = terminalKey({ part: part.id, terminal });
+      parent.set(key, key);
+      order.push(key);
+    }
+  }
+  for (const lead of assembly.leads) {
+    if (lead.jointOhms > 0) continue;
+    const [a, b] = [find(terminalKey(lead.from)), find(terminalKey(lead.to))];
+    // The part placed first names the net.
+    if (a !== b) parent.set(order.indexOf(a) < order.indexOf(b) ? b : a, order.indexOf(a) < order.indexOf(b) ? a : b);
+  }
+  return new Map(order.map((key) => [key, find(key)]));
+}
+
+/** Terminals that no lead ends at. */
+export function looseTerminals(assembly: Assembly): Terminal[] {
+  const reached = new Set(assembly.leads.flatMap((l) => [terminalKey(l.from), terminalKey(l.to)]));
+  return assembly.parts.flatMap((part) =>
+    terminalsOf[part.kind]
+      .map((terminal) => ({ part: part.id, terminal }))
+      .filter((t) => !reached.has(terminalKey(t))),
+  );
+}

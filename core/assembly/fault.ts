@@ -1,0 +1,48 @@
+import type { Assembly, Lead, Terminal } from './assembly';
+
+/** Something gone wrong on the bench, tried as an argument; never stored. */
+export type Fault =
+  | { readonly kind: 'open'; readonly lead: string }
+  | { readonly kind: 'reversed'; readonly part: string }
+  | { readonly kind: 'cold-joint'; readonly lead: string; readonly ohms: number }
+  | { readonly kind: 'wrong-value'; readonly part: string; readonly ohms: number };
+
+/** Which terminals change places when a part goes in the wrong way round. */
+const opposite: Readonly<Record<string, string>> = {
+  plus: 'minus',
+  minus: 'plus',
+  anode: 'cathode',
+  cathode: 'anode',
+  one: 'two',
+  two: 'one',
+  right: 'left',
+  left: 'right',
+};
+
+/** The assembly with one fault in it. */
+export function withFault(assembly: Assembly, fault: Fault): Assembly {
+  switch (fault.kind) {
+    case 'open':
+      return { ...assembly, leads: assembly.leads.filter((l) => l.id !== fault.lead) };
+    case 'cold-joint':
+      return {
+        ...assembly,
+        leads: assembly.leads.map((l) => (l.id === fault.lead ? { ...l, jointOhms: fault.ohms } : l)),
+      };
+    case 'reversed': {
+      const turned = (t: Terminal): Terminal =>
+        t.part === fault.part ? { part: t.part, terminal: opposite[t.terminal] } : t;
+      return {
+        ...assembly,
+        leads: assembly.leads.map((l): Lead => ({ ...l, from: turned(l.from), to: turned(l.to) })),
+      };
+    }
+    case 'wrong-value':
+      return {
+        ...assembly,
+        parts: assembly.parts.map((p) =>
+          p.id === fault.part && p.kind === 'resistor' ? { ...p, ohms: fault.ohms } : p,
+        ),
+      };
+  }
+}

@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import { leds } from '../part/led';
+import { scales, type ScaleName } from '../quantity/scale';
+import { coachRecord } from './coach-record';
+import { supplyRecord } from './supply-record';
+
+export const FORMAT = 'hazel-spark-layout';
+export const VERSION = 1;
+
+const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
+
+/**
+ * A layout as the file holds it: `.hazel.json`. Collections are records by stable id with an order
+ * field, so that a path survives an edit. Quantities are SI or millimetres, named with the unit.
+ * Fields it does not know survive a round trip.
+ */
+export const layoutRecord = z.looseObject({
+  format: z.literal(FORMAT),
+  version: z.literal(VERSION),
+  name: z.string().min(1).max(120),
+  scale: z.enum(scaleNames),
+  currency: z.string().min(1).max(8),
+  supplies: z.record(z.string(), supplyRecord),
+  jobs: z.record(z.string(), coachRecord),
+});
+
+export type Layout = z.infer<typeof layoutRecord>;
+export type Job = Layout['jobs'][string];
+
+/** Entries of a record in the order the person put them. */
+export function inOrder<T extends { readonly order: number }>(record: Readonly<Record<string, T>>): (T & { readonly id: string })[] {
+  return Object.entries(record)
+    .map(([id, entry]) => ({ ...entry, id }))
+    .sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
+}
+
+/** What a schema cannot say: references that lead nowhere. As path and reason. */
+export function brokenReferences(layout: Layout): { path: (string | number)[]; reason: string }[] {
+  const broken: { path: (string | number)[]; reason: string }[] = [];
+  for (const [jobId, job] of Object.entries(layout.jobs)) {
+    if (!Object.hasOwn(layout.supplies, job.supplyId)) {
+      broken.push({ path: ['jobs', jobId, 'supplyId'], reason: `there is no supply “${job.supplyId}”` });
+    }
+    for (const [lampId, lamp] of Object.entries(job.lamps)) {
+      if (!Object.hasOwn(leds, lamp.part)) {
+        broken.push({ path: ['jobs', jobId, 'lamps', lampId, 'part'], reason: `there is no lamp type “${lamp.part}”` });
+      }
+      if (lamp.groupId !== null && !Object.hasOwn(job.groups, lamp.groupId)) {
+        broken.push({ path: ['jobs', jobId, 'lamps', lampId, 'groupId'], reason: `there is no group “${lamp.groupId}”` });
+      }
+    }
+  }
+  return broken;
+}
+
+/** The published JSON Schema of the file, as plain data. */
+export function jsonSchema(): unknown {
+  return z.toJSONSchema(layoutRecord);
+}

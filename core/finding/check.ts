@@ -1,0 +1,40 @@
+import { inrushStudy } from '../study/inrush';
+import { noLoadStudy } from '../study/no-load';
+import { steadyStudy } from '../study/steady';
+import { benchOf, type Bench } from '../study/bench';
+import { slowStudies, type Finding, type Rule, type Severity, type Studies } from './finding';
+import { rules } from './rules';
+import type { Fault } from '../assembly/fault';
+import type { Layout } from '../document/layout';
+
+const weight: Readonly<Record<Severity, number>> = { stop: 0, mind: 1, note: 2 };
+
+/** Which rules to run: those that need no slow study, those that do, or all. */
+export type Pace = 'quick' | 'slow' | 'all';
+
+const isSlow = (rule: Rule): boolean => rule.needs.some((n) => slowStudies.includes(n));
+
+/** Findings with the gravest first; within a severity in the order of the rules. */
+export function gravestFirst(findings: readonly Finding[]): Finding[] {
+  return [...findings].sort((a, b) => weight[a.severity] - weight[b.severity]);
+}
+
+/**
+ * Runs the union of the studies the chosen rules need, each once, and judges.
+ * @throws CircuitError when the job cannot be solved
+ */
+export function checkBench(bench: Bench, pace: Pace = 'all', known: Partial<Studies> = {}): Finding[] {
+  const chosen = rules.filter((r) => pace === 'all' || isSlow(r) === (pace === 'slow'));
+  const needs = new Set(chosen.flatMap((r) => r.needs));
+  const studies: Studies = {
+    steady: known.steady ?? steadyStudy(bench),
+    noLoad: needs.has('noLoad') ? (known.noLoad ?? noLoadStudy(bench)) : null,
+    inrush: needs.has('inrush') ? (known.inrush ?? inrushStudy(bench)) : null,
+  };
+  return gravestFirst(chosen.flatMap((r) => r.judge(bench, studies)));
+}
+
+/** Lays a job out and judges it. */
+export function checkJob(layout: Layout, jobId: string, faults: readonly Fault[] = [], pace: Pace = 'all'): Finding[] {
+  return checkBench(benchOf(layout, jobId, faults), pace);
+}

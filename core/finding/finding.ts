@@ -1,0 +1,53 @@
+import type { Terminal } from '../assembly/assembly';
+import type { Patch } from '../document/patch';
+import type { Bench } from '../study/bench';
+import type { InrushStudy } from '../study/inrush';
+import type { NoLoadStudy } from '../study/no-load';
+import type { SteadyStudy } from '../study/steady';
+
+/** `stop`: it will fail or hurt. `mind`: it will disappoint. `note`: good to know. */
+export type Severity = 'stop' | 'mind' | 'note';
+
+/** A change the person can look at and apply with one press. */
+export interface Remedy {
+  readonly label: string;
+  readonly patches: readonly Patch[];
+}
+
+/** Something judged: what is wrong, by how much, why, and what to change. */
+export interface Finding {
+  /** Stable across edits: the rule, and what it is about. */
+  readonly id: string;
+  readonly rule: string;
+  readonly severity: Severity;
+  readonly title: string;
+  /** One plain sentence with the figure and the limit. */
+  readonly sentence: string;
+  readonly reason: string;
+  readonly paths: readonly (readonly (string | number)[])[];
+  readonly terminals: readonly Terminal[];
+  /** The figures behind the sentence, by name with unit. */
+  readonly figures: Readonly<Record<string, number>>;
+  readonly remedies: readonly Remedy[];
+}
+
+/** The studies a rule may need; those marked slow run in the worker. */
+export interface Studies {
+  readonly steady: SteadyStudy;
+  readonly noLoad: NoLoadStudy | null;
+  readonly inrush: InrushStudy | null;
+}
+export type StudyName = keyof Studies;
+export const slowStudies: readonly StudyName[] = ['inrush'];
+
+/** One rule: which studies it needs, and what it says of them. One file a rule, listed in `rules.ts`. */
+export interface Rule<Needs extends StudyName = StudyName> {
+  readonly id: string;
+  readonly needs: readonly Needs[];
+  judge(bench: Bench, studies: Pick<Studies, Needs>): Finding[];
+}
+
+/** Types a rule by the studies it needs. */
+export function rule<Needs extends StudyName>(of: Rule<Needs>): Rule {
+  return of as Rule;
+}

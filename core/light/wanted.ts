@@ -1,0 +1,33 @@
+import { lightness } from './lightness';
+
+/**
+ * The light that counts as full inside a model coach, in lux at seat height: a window that is
+ * plainly over-lit. Lightness on the stage and in words is told against it.
+ */
+export const FULL_LUX = 1000;
+
+/**
+ * How bright, in words that have a figure behind them: lux at seat height inside the model.
+ * The steps are even to the eye, about twelve of lightness apart (CIE 1976).
+ */
+export const wantedWords = [
+  { id: 'oil-lamp', name: 'Oil lamp', lux: 22 },
+  { id: 'gas', name: 'Gas', lux: 56 },
+  { id: 'dim-bulb', name: 'Dim bulb', lux: 115 },
+  { id: 'evening-bulb', name: 'Evening bulb', lux: 205 },
+  { id: 'fluorescent', name: 'Fluorescent', lux: 400 },
+  { id: 'showroom', name: 'Showroom', lux: 750 },
+] as const;
+
+/** Lightness of a window, 0 to 100, from the illuminance behind it. */
+export function windowLightness(lux: number): number {
+  return Math.min(100, lightness(lux / FULL_LUX));
+}
+
+/** The word nearest, by lightness, to an illuminance. */
+export function nearestWord(lux: number): (typeof wantedWords)[number] {
+  const at = lightness(lux / FULL_LUX);
+  return wantedWords.reduce((best, w) =>
+    Math.abs(lightness(w.lux / FULL_LUX) - at) < Math.abs(lightness(best.lux / FULL_LUX) - at) ? w : best,
+  );
+}

@@ -1,0 +1,34 @@
+import { illuminanceBelow } from '../light/illuminance';
+import { windowLightness } from '../light/wanted';
+import type { CoachRecord } from '../document/coach-record';
+import type { SteadyStudy } from './steady';
+
+/** A window as it shows from outside. */
+export interface WindowLight {
+  /** Centre of the window along the coach, in millimetres. */
+  readonly millimetres: number;
+  readonly lux: number;
+  /** Perceived lightness, 0 to 100. */
+  readonly lightness: number;
+}
+
+/** Centres of a coach's windows along its length, in millimetres: evenly spaced, ends kept clear. */
+export function windowCentres(dimensions: CoachRecord['dimensions']): number[] {
+  const { lengthMillimetres, windowCount } = dimensions;
+  const pitch = lengthMillimetres / (windowCount + 0.6);
+  return Array.from({ length: windowCount }, (_, i) => (i + 0.8) * pitch);
+}
+
+/** Illuminance at seat height behind each window, from the lamps as solved. */
+export function windowLight(job: CoachRecord, steady: SteadyStudy): WindowLight[] {
+  const lamps = steady.lamps.map((l) => ({ millimetres: job.lamps[l.lampId].placeMillimetres, lumens: l.lumens }));
+  return windowCentres(job.dimensions).map((millimetres) => {
+    const lux = illuminanceBelow(lamps, millimetres, job.dimensions.lampDropMillimetres);
+    return { millimetres, lux, lightness: windowLightness(lux) };
+  });
+}
+
+/** Mean illuminance over all windows, in lux. */
+export function meanLux(windows: readonly WindowLight[]): number {
+  return windows.reduce((sum, w) => sum + w.lux, 0) / Math.max(1, windows.length);
+}

@@ -1,0 +1,47 @@
+import type { Element, Provenance } from '../circuit/netlist';
+import type { SupplyKind } from './supply-kind';
+
+/** Halves of a one: 58 microseconds (NMRA S-9.1). */
+export const ONE_HALF_SECONDS = 58e-6;
+
+/** DCC track as a booster feeds it. Voltages are amplitudes: the track swings between plus and minus this. */
+export interface DccTrack {
+  readonly kind: 'dcc-track';
+  readonly amplitudeVolts: number;
+  /** The most it can be set or drift to; what ratings have to stand. */
+  readonly highestVolts: number;
+  /** Current at which the booster begins to count towards switching off, and how long it bears more. */
+  readonly limitAmps: number;
+  readonly tripSeconds: number;
+  /** Booster, bus, rails and wheels together, both ways. */
+  readonly trackOhms: number;
+  /** The bits that repeat on the track; all ones says nothing to anybody. */
+  readonly bits: string;
+  readonly zeroHalfMicroseconds: number;
+}
+
+export const dccTrack: SupplyKind<DccTrack> = {
+  kind: 'dcc-track',
+  name: 'DCC track',
+  highestVolts: (supply) => supply.highestVolts,
+  limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
+  lower(supply, { right, left }, volts, of: Provenance): Element[] {
+    return [
+      {
+        kind: 'voltage',
+        id: 'v_booster',
+        a: 'booster',
+        b: left,
+        of,
+        wave: {
+          kind: 'dcc',
+          amplitude: volts ?? supply.amplitudeVolts,
+          bits: supply.bits,
+          oneHalf: ONE_HALF_SECONDS,
+          zeroHalf: supply.zeroHalfMicroseconds * 1e-6,
+        },
+      },
+      { kind: 'resistor', id: 'r_track', a: 'booster', b: right, ohms: supply.trackOhms, of },
+    ];
+  },
+};
