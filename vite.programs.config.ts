@@ -10,8 +10,8 @@ export default defineConfig({
     emptyOutDir: false,
     minify: false,
     rollupOptions: {
-      input: { 'cli/hazel': 'cli/hazel.ts' },
-      output: { entryFileNames: '[name].mjs', chunkFileNames: 'cli/[name]-[hash].mjs' },
+      input: { 'cli/hazel': 'cli/hazel.ts', 'server/main': 'server/main.ts' },
+      output: { entryFileNames: '[name].mjs', chunkFileNames: 'shared/[name]-[hash].mjs' },
     },
   },
   ssr: { noExternal: ['zod', 'immer', 'culori'] },

@@ -1,22 +1,22 @@
 import { lightness } from './lightness';
 
 /**
- * The light that counts as full inside a model coach, in lux at seat height: a window that is
- * plainly over-lit. Lightness on the stage and in words is told against it.
+ * The light that counts as full inside a model coach, in lux at seat height: to an eye used to a
+ * darkened room the window is as bright as a window gets. Lightness is told against it.
  */
-export const FULL_LUX = 1000;
+export const FULL_LUX = 300;
 
 /**
  * How bright, in words that have a figure behind them: lux at seat height inside the model.
- * The steps are even to the eye, about twelve of lightness apart (CIE 1976).
+ * The steps are even to the eye, about sixteen of lightness apart (CIE 1976).
  */
 export const wantedWords = [
-  { id: 'oil-lamp', name: 'Oil lamp', lux: 22 },
-  { id: 'gas', name: 'Gas', lux: 56 },
-  { id: 'dim-bulb', name: 'Dim bulb', lux: 115 },
-  { id: 'evening-bulb', name: 'Evening bulb', lux: 205 },
-  { id: 'fluorescent', name: 'Fluorescent', lux: 400 },
-  { id: 'showroom', name: 'Showroom', lux: 750 },
+  { id: 'oil-lamp', name: 'Oil lamp', lux: 9 },
+  { id: 'gas', name: 'Gas', lux: 25 },
+  { id: 'dim-bulb', name: 'Dim bulb', lux: 55 },
+  { id: 'evening-bulb', name: 'Evening bulb', lux: 110 },
+  { id: 'fluorescent', name: 'Fluorescent', lux: 190 },
+  { id: 'showroom', name: 'Showroom', lux: 300 },
 ] as const;
 
 /** Lightness of a window, 0 to 100, from the illuminance behind it. */

@@ -83,3 +83,13 @@ function fallsTo(seconds: readonly number[], light: readonly number[], share: nu
   const part = (light[i - 1] - share) / (light[i - 1] - light[i]);
   return seconds[i - 1] + part * (seconds[i] - seconds[i - 1]);
 }
+
+/** Light at a moment after the cut, over what it was before, on straight lines between the points. */
+export function lightAt(cut: PowerCutStudy, moment: number): number {
+  const { seconds, light } = cut;
+  const i = seconds.findIndex((t) => t > moment);
+  if (i < 0) return 0;
+  if (i === 0) return light[0];
+  const share = (moment - seconds[i - 1]) / (seconds[i] - seconds[i - 1]);
+  return light[i - 1] + share * (light[i] - light[i - 1]);
+}

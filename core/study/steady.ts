@@ -31,6 +31,8 @@ export interface SteadyStudy {
   readonly railVolts: Spread;
   /** Voltage from the roof's plus line to its return, where the lamps hang. */
   readonly roofVolts: Spread | null;
+  /** What the bridge takes: rails less what stands behind it; null without one. */
+  readonly bridgeVolts: Spread | null;
   /** Current and heat of each resistor, by part. */
   readonly resistors: ReadonlyMap<string, { readonly amps: Spread; readonly watts: number }>;
   readonly period: number;
@@ -51,6 +53,7 @@ export function steadyStudy(bench: Bench, guess?: ArrayLike<number>): SteadyStud
   const lamps = live.filter((p): p is Part & { kind: 'lamp' } => p.kind === 'lamp');
   const resistors = live.filter((p) => p.kind === 'resistor');
   const reservoir = live.find((p) => p.kind === 'electrolytic');
+  const bridge = live.find((p) => p.kind === 'bridge');
   const at = (part: string, terminal: string): string => lowered.nodeOf.get(`${part}.${terminal}`)!;
   const fed = lamps.find((l) => l.groupId !== null);
 
@@ -64,6 +67,8 @@ export function steadyStudy(bench: Bench, guess?: ArrayLike<number>): SteadyStud
         ? [roofPlus(bench), at(fed.id, 'cathode')]
         : ['0', '0'];
     list.push(voltageProbe(plan, plus, minus));
+    const behind = bridge ? voltageProbe(plan, at(bridge.id, 'plus'), at(bridge.id, 'minus')) : null;
+    list.push((s, t) => (behind ? Math.abs(rails(s, t)) - behind(s, t) : 0));
     for (const r of resistors) {
       const amps = currentProbe(plan, elementId('r', r.id));
       list.push(amps, (s, t) => amps(s, t) ** 2 * r.ohms);
@@ -76,7 +81,7 @@ export function steadyStudy(bench: Bench, guess?: ArrayLike<number>): SteadyStud
     return list;
   };
 
-  const lampAt = 3 + 2 * resistors.length;
+  const lampAt = 4 + 2 * resistors.length;
   const light: (readonly [number, number])[][] = lamps.map(() => []);
   const same = guess && guess.length === (reservoir ? 1 : 0) ? guess : undefined;
   const solution = periodicSteadyState(lowered.netlist, probesFor, {
@@ -96,8 +101,9 @@ export function steadyStudy(bench: Bench, guess?: ArrayLike<number>): SteadyStud
     railVolts: spreads[1],
     reservoirVolts: reservoir ? spreads[2] : null,
     roofVolts: reservoir || fed ? spreads[2] : null,
+    bridgeVolts: bridge ? spreads[3] : null,
     resistors: new Map(
-      resistors.map((r, i) => [r.id, { amps: spreads[3 + 2 * i], watts: spreads[4 + 2 * i].mean }]),
+      resistors.map((r, i) => [r.id, { amps: spreads[4 + 2 * i], watts: spreads[5 + 2 * i].mean }]),
     ),
     lamps: lamps.map((lamp, i) => ({
       part: lamp.id,

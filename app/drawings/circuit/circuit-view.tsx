@@ -1,0 +1,167 @@
+import { shortOhms, formatQuantity, quantityParts } from '../../../core/quantity/format';
+import { screenColour } from '../../../core/light/colour';
+import { lightness } from '../../../core/light/lightness';
+import { leds } from '../../../core/part/led';
+import { drawCircuit, type PlacedSymbol } from './geometry';
+import { DiodeSymbol, ElectrolyticSymbol, LampSymbol, ResistorSymbol } from './symbols';
+import type { Bench } from '../../../core/study/bench';
+import type { SteadyStudy } from '../../../core/study/steady';
+import './circuit.css';
+
+interface CircuitViewProps {
+  readonly bench: Bench;
+  readonly steady: SteadyStudy | null;
+  /** Parts that findings are about. */
+  readonly flagged: ReadonlySet<string>;
+}
+
+/** The circuit of a job with volts and milliamps on it, drawn from what is on the bench. */
+export function CircuitView({ bench, steady, flagged }: CircuitViewProps) {
+  const drawing = drawCircuit(bench.assembly);
+  const lampCount = steady?.lamps.length ?? 0;
+  const summary = `Circuit of ${bench.job.name}: ${bench.assembly.parts.map((p) => p.label).join(', ')}`;
+  return (
+    <svg className="circuit" viewBox={`0 0 ${drawing.width} ${drawing.height}`} role="img" aria-label={summary}>
+      {drawing.wires.map((w) => (
+        <polyline key={w.lead} className="wire" points={w.points.map((p) => `${p.x},${p.y}`).join(' ')} />
+      ))}
+      {drawing.dots.map((p) => (
+        <circle key={`${p.x} ${p.y}`} className="dot" cx={p.x} cy={p.y} r={3.6} />
+      ))}
+      {drawing.symbols.map((s) => (
+        <SymbolView key={s.part.id} symbol={s} bench={bench} steady={steady} flagged={flagged.has(s.part.id)} />
+      ))}
+      {steady?.roofVolts && lampCount > 0 && (
+        <g className="reading-pill" transform={`translate(${drawing.width - 150} 36)`}>
+          <rect x={0} y={-14} width={120} height={24} rx={12} />
+          <text x={60} y={2.5}>
+            roof line {formatQuantity(steady.roofVolts.mean, 'volt')}
+          </text>
+        </g>
+      )}
+      {steady && lampCount > 0 && (
+        <text className="note" x={drawing.width - 12} y={drawing.height - 4} textAnchor="end">
+          mA in each lamp
+        </text>
+      )}
+    </svg>
+  );
+}
+
+interface SymbolViewProps {
+  readonly symbol: PlacedSymbol;
+  readonly bench: Bench;
+  readonly steady: SteadyStudy | null;
+  readonly flagged: boolean;
+}
+
+function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
+  const { part, at } = symbol;
+  const label = flagged ? 'value flagged' : 'value';
+  switch (part.kind) {
+    case 'rails':
+      return (
+        <g>
+          <text className="name" x={12} y={28}>
+            DCC track
+          </text>
+          <text className="value" x={12} y={46}>
+            ±{formatQuantity(bench.supply.amplitudeVolts, 'volt')}
+          </text>
+          <line className="rail right" x1={12} y1={at.right.y} x2={at.right.x} y2={at.right.y} />
+          <text className="note" x={12} y={at.right.y + 17}>
+            right, red
+          </text>
+          <line className="rail left" x1={12} y1={at.left.y} x2={at.left.x} y2={at.left.y} />
+          <text className="note" x={12} y={at.left.y + 17}>
+            left,
+          </text>
+          <text className="note" x={12} y={at.left.y + 31}>
+            black
+          </text>
+        </g>
+      );
+    case 'bridge': {
+      const { right, left, plus, minus } = at;
+      const drop = steady?.bridgeVolts?.mean ?? null;
+      return (
+        <g>
+          <DiodeSymbol from={right} to={plus} />
+          <DiodeSymbol from={left} to={plus} />
+          <DiodeSymbol from={minus} to={right} />
+          <DiodeSymbol from={minus} to={left} />
+          {drop !== null && (
+            <text className={label} x={right.x + 26} y={left.y + 4} textAnchor="start">
+              −{formatQuantity(drop, 'volt', { significant: 2 })}
+            </text>
+          )}
+        </g>
+      );
+    }
+    case 'electrolytic': {
+      const y = (at.plus.y + at.minus.y) / 2;
+      return (
+        <g>
+          <ElectrolyticSymbol from={at.plus} to={at.minus} />
+          <text className={label} x={at.plus.x + 10} y={y + 26}>
+            {formatQuantity(part.farads, 'farad')}
+          </text>
+          <text className={label} x={at.plus.x + 10} y={y + 42}>
+            {formatQuantity(part.ratedVolts, 'volt')}
+          </text>
+        </g>
+      );
+    }
+    case 'resistor': {
+      const lying = part.role === 'charge';
+      return (
+        <g>
+          <ResistorSymbol from={at.one} to={at.two} />
+          {lying ? (
+            <>
+              <text className={label} x={(at.one.x + at.two.x) / 2} y={at.one.y - 16} textAnchor="middle">
+                {formatQuantity(part.ohms, 'ohm')}
+              </text>
+              <text className="note" x={(at.one.x + at.two.x) / 2} y={at.one.y + 24} textAnchor="middle">
+                charge
+              </text>
+            </>
+          ) : (
+            <text className={`${label} small`} x={at.one.x - 11} y={(at.one.y + at.two.y) / 2 + 4} textAnchor="middle" transform={`rotate(-90 ${at.one.x - 11} ${(at.one.y + at.two.y) / 2})`}>
+              {shortOhms(part.ohms)}
+            </text>
+          )}
+        </g>
+      );
+    }
+    case 'lamp': {
+      const reading = steady?.lamps.find((l) => l.part === part.id);
+      const led = leds[part.led];
+      return (
+        <g>
+          <LampSymbol
+            from={at.anode}
+            to={at.cathode}
+            glow={screenColour(led.colour)}
+            strength={Math.min(1, lightness((reading?.lumens ?? 0) / led.lumens) / 70)}
+          />
+          {reading && (
+            <text className={`${label} small`} x={at.cathode.x} y={at.cathode.y + 18} textAnchor="middle">
+              {milliamps(reading.amps.mean)}
+            </text>
+          )}
+          <text className="note" x={at.cathode.x - 6} y={at.cathode.y - 12} textAnchor="end">
+            {part.number}
+          </text>
+        </g>
+      );
+    }
+  }
+}
+
+/** The number alone in milliamps, as the heading beside it says. */
+function milliamps(amps: number): string {
+  if (amps <= 0) return '0';
+  const { number, symbol } = quantityParts(amps, 'amp');
+  return symbol === 'mA' ? number : `${number} ${symbol}`;
+}

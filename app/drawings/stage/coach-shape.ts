@@ -1,0 +1,38 @@
+import { windowCentres } from '../../../core/study/window-light';
+import type { CoachRecord } from '../../../core/document/coach-record';
+
+/** A coach's side in millimetres, x along it from its left end, y up from the rail head. */
+export interface CoachShape {
+  readonly length: number;
+  readonly floor: number;
+  readonly roof: number;
+  readonly windowBottom: number;
+  readonly windowTop: number;
+  readonly windowWidth: number;
+  readonly windows: readonly number[];
+  readonly wheels: readonly number[];
+  readonly wheelRadius: number;
+  readonly trucks: readonly number[];
+}
+
+/** Shares of the body at which things usually lie; the person gives the body, this draws the rest. */
+export function coachShape(dimensions: CoachRecord['dimensions']): CoachShape {
+  const { lengthMillimetres: length, bodyHeightMillimetres: height, wheelMillimetres } = dimensions;
+  const windows = windowCentres(dimensions);
+  const pitch = windows.length > 1 ? windows[1] - windows[0] : length / 3;
+  const floor = wheelMillimetres * 1.1;
+  const base = Math.min(length * 0.13, wheelMillimetres * 2.6) / 2;
+  const trucks = [length * 0.16, length * 0.84];
+  return {
+    length,
+    floor,
+    roof: floor + height,
+    windowBottom: floor + height * 0.42,
+    windowTop: floor + height * 0.76,
+    windowWidth: Math.min(pitch * 0.62, height),
+    windows,
+    wheels: trucks.flatMap((t) => [t - base, t + base]),
+    wheelRadius: wheelMillimetres / 2,
+    trucks,
+  };
+}

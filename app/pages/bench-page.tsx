@@ -1,0 +1,148 @@
+import { Button } from 'antd';
+import { lazy, Suspense, useState, type KeyboardEvent } from 'react';
+import { NavLink, useNavigate, useParams } from 'react-router';
+import { patched } from '../../core/document/patch';
+import { gravestFirst } from '../../core/finding/check';
+import { CircuitView } from '../drawings/circuit/circuit-view';
+import { Stage } from '../drawings/stage/stage';
+import { BriefPanel } from '../panels/brief-panel';
+import { CircuitPanel } from '../panels/circuit-panel';
+import { FindingsPanel } from '../panels/findings-panel';
+import { LampsPanel } from '../panels/lamps-panel';
+import { PowerPanel } from '../panels/power-panel';
+import { TryPanel } from '../panels/try-panel';
+import { useLayoutStore } from '../store/layout-store';
+import { useRunStore } from '../store/run-store';
+import { useSolved } from '../store/use-solved';
+import { useTask } from '../workers/use-task';
+import { NotFound } from './not-found';
+import { stageOfPath, stages, type StageId } from './stages';
+import type { Layout } from '../../core/document/layout';
+import type { Finding, Remedy } from '../../core/finding/finding';
+import './bench.css';
+
+const PowerCutChart = lazy(() => import('../drawings/charts/power-cut-chart'));
+
+/** One job on the bench. */
+export function BenchPage() {
+  const { jobId, stage } = useParams();
+  const layout = useLayoutStore((s) => s.layout);
+  if (!layout || jobId === undefined || !Object.hasOwn(layout.jobs, jobId)) return <NotFound />;
+  if (stage !== undefined && !stages.some((s) => s.id === stage)) return <NotFound />;
+  return <Bench key={jobId} layout={layout} jobId={jobId} stage={(stage as StageId | undefined) ?? 'circuit'} />;
+}
+
+interface BenchProps {
+  readonly layout: Layout;
+  readonly jobId: string;
+  readonly stage: StageId;
+}
+
+function stateOf(id: StageId, findings: readonly Finding[], judged: boolean): { kind: 'settled' | 'attention' | 'open'; says: string } {
+  if (!judged) return { kind: 'open', says: 'not yet judged' };
+  const here = findings.filter((f) => f.paths.some((p) => stageOfPath(p) === id));
+  return here.some((f) => f.severity !== 'note')
+    ? { kind: 'attention', says: 'needs attention' }
+    : { kind: 'settled', says: 'settled' };
+}
+
+function Bench({ layout: open, jobId, stage }: BenchProps) {
+  const [preview, setPreview] = useState<{ remedy: Remedy; of: Layout } | null>(null);
+  const [picture, setPicture] = useState<{ kind: 'circuit' | 'behaviour'; stage: StageId } | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const apply = useLayoutStore((s) => s.apply);
+  const setPower = useRunStore((s) => s.setPower);
+  const navigate = useNavigate();
+  // A preview stands only for the layout it was made for.
+  const shown = preview?.of === open ? preview.remedy : null;
+  const layout = shown ? patched(open, shown.patches) : open;
+  const solved = useSolved(layout, jobId);
+  const quick = useTask((tasks) => tasks.judge(open, jobId, 'quick'), [open, jobId]);
+  const slow = useTask((tasks) => tasks.judge(open, jobId, 'slow'), [open, jobId]);
+  const cut = useTask((tasks) => tasks.powerCut(layout, jobId), [layout, jobId]);
+  const findings = gravestFirst([...(quick.answer ?? []), ...(slow.answer ?? [])]);
+  const flagged = new Set(findings.filter((f) => f.severity !== 'note').flatMap((f) => f.terminals.map((t) => t.part)));
+  const kind = picture?.stage === stage ? picture.kind : stage === 'try' ? 'behaviour' : 'circuit';
+
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.target !== event.currentTarget) return;
+    const at = stages.findIndex((s) => s.id === stage);
+    if (event.key === 'p' || event.key === 'P') setPower(jobId, !(useRunStore.getState().power[jobId] ?? true));
+    else if (event.key === '[' && at > 0) void navigate(`/bench/${jobId}/${stages[at - 1].id}`);
+    else if (event.key === ']' && at < stages.length - 1) void navigate(`/bench/${jobId}/${stages[at + 1].id}`);
+    else if (event.key === '?') dispatchEvent(new Event('hazel-keys'));
+    else return;
+    event.preventDefault();
+  };
+  const onApply = (remedy: Remedy): void => {
+    setPreview(null);
+    setRefusal(apply(remedy.label, remedy.patches));
+  };
+  const panel = { layout, jobId, solved };
+  return (
+    <main className="bench">
+      <h1 className="visually-hidden">{open.jobs[jobId].name} on the bench</h1>
+      <div style={{ position: 'relative', display: 'grid' }}>
+        <Stage layout={layout} jobId={jobId} solved={solved} cut={cut} onKey={onKey} />
+        {shown && (
+          <div className="stage-band" role="status">
+            Only a look: {shown.label}
+            <Button type="primary" onClick={() => onApply(shown)}>
+              Keep it
+            </Button>
+            <Button onClick={() => setPreview(null)}>Back</Button>
+          </div>
+        )}
+      </div>
+      <nav className="steps" aria-label="Stages of the work">
+        {stages.map((s, i) => {
+          const state = stateOf(s.id, findings, quick.answer !== null);
+          return (
+            <NavLink key={s.id} to={`/bench/${jobId}/${s.id}`} className={s.id === stage ? 'active' : ''} aria-current={s.id === stage ? 'step' : undefined}>
+              <span className={`state ${state.kind}`} title={state.says} />
+              <span className="number">{i + 1}</span>
+              {s.name}
+              <span className="visually-hidden">, {state.says}</span>
+            </NavLink>
+          );
+        })}
+      </nav>
+      <div className="work">
+        {stage === 'brief' && <BriefPanel {...panel} />}
+        {stage === 'power' && <PowerPanel {...panel} />}
+        {stage === 'lamps' && <LampsPanel {...panel} />}
+        {stage === 'circuit' && <CircuitPanel {...panel} />}
+        {stage === 'try' && <TryPanel {...panel} cut={cut} />}
+        <section className="picture" aria-label="Drawings of the job">
+          <div className="tabs" role="tablist">
+            {(['circuit', 'behaviour'] as const).map((k) => (
+              <button key={k} type="button" role="tab" id={`tab-${k}`} aria-controls="picture" aria-selected={kind === k} onClick={() => setPicture({ kind: k, stage })}>
+                {k === 'circuit' ? 'Circuit' : 'Behaviour'}
+              </button>
+            ))}
+          </div>
+          <div className="picture-body" role="tabpanel" id="picture" aria-labelledby={`tab-${kind}`}>
+            {solved.failure && <p className="field-refusal">{solved.failure}</p>}
+            {kind === 'circuit' ? (
+              <CircuitView bench={solved.bench} steady={solved.steady} flagged={flagged} />
+            ) : cut.answer ? (
+              <Suspense fallback={<p className="stale-note">Opening the chart…</p>}>
+                <PowerCutChart cut={cut.answer} stale={cut.stale} />
+              </Suspense>
+            ) : (
+              <p className="stale-note">{cut.failure ?? 'Being worked out…'}</p>
+            )}
+          </div>
+        </section>
+        <FindingsPanel
+          findings={findings}
+          stale={quick.stale || slow.stale}
+          failure={refusal ?? quick.failure ?? slow.failure}
+          previewed={shown}
+          onPreview={(remedy) => setPreview(remedy ? { remedy, of: open } : null)}
+          onApply={onApply}
+        />
+      </div>
+    </main>
+  );
+}

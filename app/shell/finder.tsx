@@ -1,0 +1,68 @@
+import { Modal } from 'antd';
+import { useState, type KeyboardEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { inOrder } from '../../core/document/layout';
+import { useLayoutStore } from '../store/layout-store';
+import { stages } from '../pages/stages';
+
+interface Find {
+  readonly name: string;
+  readonly where: string;
+  readonly go: string;
+}
+
+/** Finds a job, a stage of its work or a page by a few letters of its name. */
+export default function Finder({ onClose }: { readonly onClose: () => void }) {
+  const layout = useLayoutStore((s) => s.layout);
+  const [typed, setTyped] = useState('');
+  const [at, setAt] = useState(0);
+  const navigate = useNavigate();
+  const all: Find[] = [
+    { name: 'Line', where: 'the layout at a glance', go: '/' },
+    ...inOrder(layout?.jobs ?? {}).flatMap((job) => [
+      { name: job.name, where: 'on the bench', go: `/bench/${job.id}` },
+      ...stages.map((s) => ({ name: `${job.name}: ${s.name}`, where: s.says, go: `/bench/${job.id}/${s.id}` })),
+    ]),
+  ];
+  const words = typed.toLowerCase().split(/\s+/);
+  const found = all.filter((f) => words.every((w) => `${f.name} ${f.where}`.toLowerCase().includes(w)));
+  const here = Math.min(at, found.length - 1);
+  const go = (find: Find | undefined): void => {
+    if (!find) return;
+    void navigate(find.go);
+    onClose();
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (event.key === 'ArrowDown') setAt(Math.min(here + 1, found.length - 1));
+    else if (event.key === 'ArrowUp') setAt(Math.max(here - 1, 0));
+    else if (event.key === 'Enter') go(found[here]);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <Modal open title="Find" footer={null} onCancel={onClose}>
+      <input
+        className="finder-input"
+        aria-label="Find a job, a stage or a page"
+        placeholder="A job, a stage, a page"
+        value={typed}
+        autoFocus
+        onChange={(e) => {
+          setTyped(e.target.value);
+          setAt(0);
+        }}
+        onKeyDown={onKeyDown}
+      />
+      <ul className="finder-list">
+        {found.map((f, i) => (
+          <li key={f.go}>
+            <button type="button" className={i === here ? 'at' : undefined} onClick={() => go(f)}>
+              {f.name} <small>{f.where}</small>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {found.length === 0 && <p>Nothing is called “{typed}”.</p>}
+    </Modal>
+  );
+}

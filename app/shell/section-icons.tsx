@@ -1,0 +1,21 @@
+/** The layout at a glance: a coach on a line at dusk. */
+export function LineIcon() {
+  return (
+    <svg viewBox="0 0 28 28" aria-hidden="true">
+      <path d="M3 22h22M5 18h18v-7q0-2-2-2H7q-2 0-2 2z" />
+      <path d="M9 13h2.500M16.500 13H19" />
+      <circle cx="9" cy="20" r="1.800" />
+      <circle cx="19" cy="20" r="1.800" />
+    </svg>
+  );
+}
+
+/** One job: a bench with a lamp over it. */
+export function BenchIcon() {
+  return (
+    <svg viewBox="0 0 28 28" aria-hidden="true">
+      <path d="M3 17h22M6 17v7M22 17v7M10 17l2-6 6-4M16 4.500l4.500 3.500" />
+      <path d="M20 10.500l2 3M23 9l2 1.500" />
+    </svg>
+  );
+}

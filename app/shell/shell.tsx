@@ -1,0 +1,117 @@
+import { RedoOutlined, SearchOutlined, UndoOutlined } from '@ant-design/icons';
+import { Alert, Button } from 'antd';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { NavLink, Outlet, useMatch } from 'react-router';
+import { inOrder } from '../../core/document/layout';
+import { openLastOrDemo } from '../storage/opening';
+import { useAutosave, type SaveState } from '../storage/autosave';
+import { useLayoutStore } from '../store/layout-store';
+import { ErrorBoundary } from './error-boundary';
+import { FileMenu } from './file-menu';
+import { BenchIcon, LineIcon } from './section-icons';
+import './shell.css';
+
+const Finder = lazy(() => import('./finder'));
+const Shortcuts = lazy(() => import('./shortcuts'));
+
+const savedText = (state: SaveState): string => {
+  if (state.kind === 'failed') return 'Not saved: export your work';
+  if (state.kind === 'saving') return 'Saving…';
+  if (state.kind === 'idle') return '';
+  return `Saved ${state.at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`;
+};
+
+/** The frame around every page: sections at the left, what is open at the top. */
+export function Shell() {
+  const layout = useLayoutStore((s) => s.layout);
+  const past = useLayoutStore((s) => s.past);
+  const future = useLayoutStore((s) => s.future);
+  const { undo, redo } = useLayoutStore.getState();
+  const saved = useAutosave();
+  const [notice, setNotice] = useState<string | null>(null);
+  const [panel, setPanel] = useState<'finder' | 'keys' | null>(null);
+  const match = useMatch('/bench/:jobId/*');
+  const jobId = match?.params.jobId;
+  const job = jobId !== undefined && layout && Object.hasOwn(layout.jobs, jobId) ? layout.jobs[jobId] : null;
+
+  useEffect(() => {
+    void openLastOrDemo().then(setNotice);
+  }, []);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (!(event.ctrlKey || event.metaKey)) return;
+      const key = event.key.toLowerCase();
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (key === 'k') setPanel('finder');
+      // In a field the browser's own undo takes back letters.
+      else if (key === 'z' && !typing) (event.shiftKey ? redo : undo)();
+      else return;
+      event.preventDefault();
+    };
+    const onAsk = (): void => setPanel('keys');
+    addEventListener('keydown', onKey);
+    addEventListener('hazel-keys', onAsk);
+    return () => {
+      removeEventListener('keydown', onKey);
+      removeEventListener('hazel-keys', onAsk);
+    };
+  }, [undo, redo]);
+
+  const first = layout ? inOrder(layout.jobs)[0] : undefined;
+  return (
+    <div className="shell">
+      <nav className="sections" aria-label="Sections">
+        <NavLink to="/" end>
+          <LineIcon />
+          Line
+        </NavLink>
+        <NavLink to={jobId ? `/bench/${jobId}` : first ? `/bench/${first.id}` : '/'} className={match ? 'active' : ''}>
+          <BenchIcon />
+          Bench
+        </NavLink>
+      </nav>
+      <header className="topbar">
+        <div className="crumbs">
+          {job ? <NavLink to="/">{layout?.name}</NavLink> : <strong>{layout?.name ?? 'Hazel Spark'}</strong>}
+          {job && (
+            <>
+              <span aria-hidden="true">›</span>
+              <strong>{job.name}</strong>
+              <span className="note">{job.note}</span>
+            </>
+          )}
+        </div>
+        <span className={saved.kind === 'failed' ? 'saved failed' : 'saved'} role="status">
+          {savedText(saved)}
+        </span>
+        <Button
+          icon={<UndoOutlined />}
+          aria-label={past.length > 0 ? `Undo: ${past[past.length - 1].label}` : 'Undo'}
+          title={past.length > 0 ? `Take back: ${past[past.length - 1].label}` : 'Nothing to take back'}
+          disabled={past.length === 0}
+          onClick={undo}
+        />
+        <Button
+          icon={<RedoOutlined />}
+          aria-label={future.length > 0 ? `Redo: ${future[0].label}` : 'Redo'}
+          title={future.length > 0 ? `Make again: ${future[0].label}` : 'Nothing to make again'}
+          disabled={future.length === 0}
+          onClick={redo}
+        />
+        <FileMenu />
+        <Button icon={<SearchOutlined />} aria-label="Find" title="Find (Ctrl K)" onClick={() => setPanel('finder')} />
+        <Button aria-label="Keys" title="Keys (? on the stage)" onClick={() => setPanel('keys')}>
+          ?
+        </Button>
+      </header>
+      <div className="page">
+        {notice && <Alert type="warning" showIcon closable title={notice} onClose={() => setNotice(null)} />}
+        <ErrorBoundary>{layout ? <Outlet /> : <p style={{ padding: 24 }}>Opening your layout…</p>}</ErrorBoundary>
+      </div>
+      <Suspense fallback={null}>
+        {panel === 'finder' && <Finder onClose={() => setPanel(null)} />}
+        {panel === 'keys' && <Shortcuts onClose={() => setPanel(null)} />}
+      </Suspense>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import { useMemo, useRef } from 'react';
+import { CircuitError } from '../../core/circuit/error';
+import { benchOf, type Bench } from '../../core/study/bench';
+import { steadyStudy, type SteadyStudy } from '../../core/study/steady';
+import { meanLux, windowLight, type WindowLight } from '../../core/study/window-light';
+import type { Layout } from '../../core/document/layout';
+
+export interface Solved {
+  readonly bench: Bench;
+  /** Null when the circuit cannot be solved; `failure` then says why. */
+  readonly steady: SteadyStudy | null;
+  readonly windows: readonly WindowLight[];
+  readonly meanLux: number;
+  readonly failure: string | null;
+}
+
+/** The part a kernel's refusal is about, in the person's words. */
+function explained(error: unknown, bench: Bench): string {
+  if (!(error instanceof CircuitError)) return error instanceof Error ? error.message : String(error);
+  const parts = error.elements
+    .map((id) => bench.lowered.netlist.elements.find((e) => e.id === id)?.of?.part)
+    .map((id) => bench.assembly.parts.find((p) => p.id === id)?.label)
+    .filter((label) => label !== undefined);
+  const names = [...new Set(parts)].slice(0, 4).join(', ');
+  return names === '' ? error.message : `No answer was found for ${names}.`;
+}
+
+/** Solves a job's periodic steady state whenever the layout changes, starting from the last answer. */
+export function useSolved(layout: Layout, jobId: string): Solved {
+  const last = useRef<Float64Array | undefined>(undefined);
+  return useMemo(() => {
+    const bench = benchOf(layout, jobId);
+    try {
+      // The warm start is only a guess: it changes how fast the answer comes, not what it is.
+      // eslint-disable-next-line react-hooks/refs
+      const steady = steadyStudy(bench, last.current);
+      // eslint-disable-next-line react-hooks/refs
+      last.current = steady.stored;
+      const windows = windowLight(bench.job, steady);
+      return { bench, steady, windows, meanLux: meanLux(windows), failure: null };
+    } catch (error) {
+      return { bench, steady: null, windows: [], meanLux: 0, failure: explained(error, bench) };
+    }
+  }, [layout, jobId]);
+}

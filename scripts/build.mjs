@@ -1,0 +1,5 @@
+import { build, installPackages, requireNode } from './steps.mjs';
+
+requireNode();
+installPackages();
+build();
