@@ -7,6 +7,9 @@ interface Command {
 
 const commands: Readonly<Record<string, Command>> = {
   deck: { usage: 'hazel deck FILE.cir [--json]', load: () => import('./deck') },
+  solve: { usage: 'hazel solve FILE.hazel.json', load: () => import('./solve') },
+  check: { usage: 'hazel check FILE.hazel.json', load: () => import('./check') },
+  netlist: { usage: 'hazel netlist FILE.hazel.json --job ID', load: () => import('./netlist') },
 };
 
 const usage = (): string => `usage: ${Object.values(commands).map((c) => c.usage).join(' | ')}`;

@@ -10,7 +10,7 @@ export interface Unit {
 }
 
 export const units = {
-  ohm: { symbol: 'Ω', spellings: ['ohm', 'ohms', 'ω', 'r'], what: 'a resistance', writes: [-3, 0, 3, 6] },
+  ohm: { symbol: 'Ω', spellings: ['ohm', 'ohms', 'ω', 'r'], what: 'a resistance', writes: [0, 3, 6] },
   farad: { symbol: 'F', spellings: ['farad', 'farads', 'f'], what: 'a capacitance', writes: [-12, -9, -6, -3, 0] },
   volt: { symbol: 'V', spellings: ['volt', 'volts', 'v'], what: 'a voltage', writes: [-3, 0, 3] },
   amp: { symbol: 'A', spellings: ['amp', 'amps', 'ampere', 'amperes', 'a'], what: 'a current', writes: [-6, -3, 0] },
