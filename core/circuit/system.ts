@@ -1,6 +1,6 @@
 import { Factorisation } from './factorisation';
 import { junctionCurrent, limitedVolts } from './junction';
-import { limiterCurrent } from './limiter';
+import { limitedOnBend, limiterCurrent } from './limiter';
 import type { Plan } from './plan';
 import { EDGE_SECONDS } from './waveform';
 
@@ -241,9 +241,10 @@ export class System {
     this.factors.solveAgain(this.values, right, answer);
   }
 
-  /** Voltage over each junction of chain `k` at the last solution. */
+  /** Voltage over each junction of chain `k` at the last solution: what its resistance leaves of the chain's. */
   junctionVolts(k: number): number {
-    return this.inner[k];
+    const { seriesOhms, count } = this.plan.junctions;
+    return (this.x[this.endA[k]] - this.x[this.endB[k]] - seriesOhms[k] * this.branchAmps(k)) / count[k];
   }
 
   /** Current of one of nonlinear branch `k` (junction chains first, then limiters) at the last solution, in amperes. */
@@ -266,10 +267,13 @@ export class System {
     const { law } = this;
     const junctionCount = junctions.ids.length;
     if (k >= junctionCount) {
-      limiterCurrent(across, limiters.limit[k - junctionCount], limiters.knee[k - junctionCount], law);
+      const knee = limiters.knee[k - junctionCount];
+      const volts = Number.isNaN(assumed) ? across : limitedOnBend(across, this.inner[k], knee);
+      limiterCurrent(volts, limiters.limit[k - junctionCount], knee, law);
+      this.inner[k] = volts;
       this.siemens[k] = law[1];
-      this.offset[k] = law[0] - law[1] * across;
-      return false;
+      this.offset[k] = law[0] - law[1] * volts;
+      return volts !== across;
     }
     const is = junctions.saturation[k];
     const slope = junctions.slope[k];
@@ -284,7 +288,7 @@ export class System {
       junctionCurrent(volts, is, slope, anchor, law);
     }
     let limited = false;
-    if (assumed === assumed) {
+    if (!Number.isNaN(assumed)) {
       let held = limitedVolts(volts, before, slope, junctions.critical[k], anchor);
       if (held < before && before > 0 && turn < CURRENT_TURNS) {
         // What feeds it sets a current rather than a voltage: go where the curve carries that current.

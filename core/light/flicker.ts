@@ -16,6 +16,21 @@ export interface FlickerComponent {
 
 const HARMONICS = 40;
 
+/** Magnitude of the integral of a light times exp(-i w t), exact for straight lines between its samples. */
+function fourier(samples: readonly (readonly [number, number])[], w: number): number {
+  let real = 0;
+  let imaginary = 0;
+  for (let i = 1; i < samples.length; i++) {
+    const [t0, y0] = samples[i - 1];
+    const [t1, y1] = samples[i];
+    if (!(t1 > t0)) continue;
+    const slope = (y1 - y0) / (t1 - t0);
+    real += (y1 * Math.sin(w * t1) - y0 * Math.sin(w * t0)) / w + (slope * (Math.cos(w * t1) - Math.cos(w * t0))) / (w * w);
+    imaginary += (y1 * Math.cos(w * t1) - y0 * Math.cos(w * t0)) / w - (slope * (Math.sin(w * t1) - Math.sin(w * t0))) / (w * w);
+  }
+  return Math.hypot(real, imaginary);
+}
+
 /**
  * The component of a periodic light that stands highest against the low-risk limit. Each harmonic
  * is judged at its own frequency, so that a fast carrier with a slow beat is not judged by either alone.
@@ -25,17 +40,10 @@ const HARMONICS = 40;
 export function worstFlicker(samples: readonly (readonly [number, number])[]): FlickerComponent | null {
   const period = samples[samples.length - 1][0] - samples[0][0];
   if (!(period > 0)) return null;
-  const integral = (weight: (t: number) => number): number => {
-    let sum = 0;
-    for (let i = 1; i < samples.length; i++) {
-      const [t0, y0] = samples[i - 1];
-      const [t1, y1] = samples[i];
-      const middle = (t0 + t1) / 2;
-      sum += ((t1 - t0) * (y0 * weight(t0) + 2 * (y0 + y1) * weight(middle) + y1 * weight(t1))) / 6;
-    }
-    return sum / period;
-  };
-  const mean = integral(() => 1);
+  let mean = 0;
+  for (let i = 1; i < samples.length; i++) {
+    mean += ((samples[i][0] - samples[i - 1][0]) * (samples[i][1] + samples[i - 1][1])) / 2 / period;
+  }
   if (!(mean > 0)) return null;
   let worst: FlickerComponent | null = null;
   for (let k = 1; k <= HARMONICS; k++) {
@@ -43,9 +51,7 @@ export function worstFlicker(samples: readonly (readonly [number, number])[]): F
     const limit = lowRiskPercent(hertz);
     if (!Number.isFinite(limit)) break;
     const w = 2 * Math.PI * hertz;
-    const c = integral((t) => Math.cos(w * t));
-    const s = integral((t) => Math.sin(w * t));
-    const percent = (200 * Math.hypot(c, s)) / mean;
+    const percent = (200 * fourier(samples, w)) / (mean * period);
     if (!worst || percent / limit > worst.percent / worst.lowRiskPercent) {
       worst = { hertz, percent, lowRiskPercent: limit };
     }

@@ -86,7 +86,10 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
       scope.models.set(name, model);
     } else if (words[0].startsWith('.')) {
       if (!controlCards.has(words[0])) throw new DeckError(card.line, `the card ${words[0]} is not known`);
-      if (open.length > 0) throw new DeckError(card.line, `${words[0]} cannot stand inside a subcircuit`);
+      if (open.length > 0) {
+        const { line } = open[open.length - 1];
+        throw new DeckError(card.line, `${words[0]} stands inside the .subckt of line ${line}: is its .ends missing?`);
+      }
       controls.push(card);
     } else if (!/^[rclvidx]/.test(words[0])) {
       throw new DeckError(card.line, `the element ${words[0]} is not known: R C L V I D and X are`);
@@ -140,7 +143,7 @@ export function expand(cards: readonly Card[]): Expanded {
     if (own) {
       if (ends.length !== 2) throw new DeckError(line, `${words[0]} needs two nodes`);
       const figures = new Map(words.filter((w) => w.includes('=')).map((w) => w.split('=') as [string, string]));
-      const element = own.read(id.replace(/(^|\.)x/, '$1'), ends[0], ends[1], name, (n) => {
+      const element = own.read(id, ends[0], ends[1], name, (n) => {
         const text = figures.get(n);
         return text === undefined ? undefined : (spiceNumber(text) ?? undefined);
       });

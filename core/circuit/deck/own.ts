@@ -30,7 +30,7 @@ const limiter: OwnElement = {
 };
 
 export function limiterCard(e: Limiter): string {
-  return `x${e.id} ${e.a} ${e.b} ${LIMITER_NAME} ilim=${e.limitAmps} vknee=${e.kneeVolts}`;
+  return `${e.id} ${e.a} ${e.b} ${LIMITER_NAME} ilim=${e.limitAmps} vknee=${e.kneeVolts}`;
 }
 
 export const limiterBody = [
@@ -61,7 +61,7 @@ const switched: OwnElement = {
 export function switchCard(e: Switch): string {
   const moments = e.toggleSeconds.map((t, i) => ` t${i + 1}=${t}`).join('');
   const name = `hazel_switch_${e.toggleSeconds.length}`;
-  return `x${e.id} ${e.a} ${e.b} ${name} ron=${e.onOhms} roff=${e.offOhms} closed=${e.closed ? 1 : 0}${moments}`;
+  return `${e.id} ${e.a} ${e.b} ${name} ron=${e.onOhms} roff=${e.offOhms} closed=${e.closed ? 1 : 0}${moments}`;
 }
 
 /** The body of a switch that changes over this many times: a conductance steered by a drawn line. */

@@ -119,11 +119,11 @@ export function writeDeck(netlist: Netlist, request: DeckRequest): string {
       }
       case 'limiter':
         limiters = true;
-        lines.push(limiterCard({ ...e, id: name.slice(1), a, b }));
+        lines.push(limiterCard({ ...e, id: name, a, b }));
         break;
       case 'switch':
         switches.add(e.toggleSeconds.length);
-        lines.push(continued(switchCard({ ...e, id: name.slice(1), a, b })));
+        lines.push(continued(switchCard({ ...e, id: name, a, b })));
     }
   }
   for (const [text, name] of models) lines.push(`.model ${name} d(${text})`);

@@ -1,0 +1,71 @@
+import { describe, expect, test } from 'vitest';
+import { mcCamyKelvin, planckianXy, screenColour } from './colour';
+import { lowRiskPercent, worstFlicker } from './flicker';
+import { illuminanceBelow } from './illuminance';
+import { lightness, shareOfLightness } from './lightness';
+import { nearestWord, wantedWords, windowLightness } from './wanted';
+
+describe('lightness (CIE 1976)', () => {
+  test('0.184 of the white is the middle; half, a tenth and a hundredth are 76, 38 and 9', () => {
+    expect(lightness(0.184)).toBeCloseTo(50, 0);
+    expect([0.5, 0.1, 0.01].map((s) => Math.round(lightness(s)))).toEqual([76, 38, 9]);
+    expect([lightness(0), lightness(1)]).toEqual([0, 100]);
+  });
+  test('the inverse, on both sides of the toe', () => {
+    for (const l of [0, 3, 8, 9, 40, 100]) expect(lightness(shareOfLightness(l))).toBeCloseTo(l, 9);
+  });
+});
+
+describe('colour', () => {
+  test('McCamy 1992 on illuminant A (2856 K) and D65 (6504 K)', () => {
+    expect(Math.abs(mcCamyKelvin(0.44757, 0.40745) - 2856)).toBeLessThan(10);
+    expect(Math.abs(mcCamyKelvin(0.31271, 0.32902) - 6504)).toBeLessThan(10);
+  });
+  test('Krystek 1985 and McCamy agree within 20 K where both hold', () => {
+    for (const kelvin of [2200, 2700, 3000, 4000, 5000]) {
+      const { x, y } = planckianXy(kelvin);
+      expect(Math.abs(mcCamyKelvin(x, y) - kelvin)).toBeLessThan(20);
+    }
+  });
+  test('warm is redder than cool on the screen', () => {
+    const blue = (hex: string): number => parseInt(hex.slice(5), 16);
+    expect(blue(screenColour({ kelvin: 2200 }))).toBeLessThan(blue(screenColour({ kelvin: 2700 })));
+    expect(blue(screenColour({ kelvin: 2700 }))).toBeLessThan(blue(screenColour({ kelvin: 6500 })));
+    expect(screenColour({ x: 0.69, y: 0.3 })).toMatch(/^#ff[0-3]/);
+  });
+});
+
+describe('illuminance', () => {
+  test('one Lambertian point: flux / (pi h^2) below it', () => {
+    expect(illuminanceBelow([{ millimetres: 0, lumens: 1 }], 0, 100)).toBeCloseTo(1 / Math.PI / 0.01, 9);
+  });
+  test('a long row tends to the endless line, flux per metre over 2 h', () => {
+    const row = Array.from({ length: 4001 }, (_, i) => ({ millimetres: (i - 2000) * 2, lumens: 0.01 }));
+    expect(illuminanceBelow(row, 0, 50) / (5 / (2 * 0.05))).toBeCloseTo(1, 2);
+  });
+});
+
+describe('flicker (IEEE 1789-2015)', () => {
+  test('the limits at their corners', () => {
+    expect([50, 100, 1000, 2000].map(lowRiskPercent)).toEqual([1.25, 8, 80, Infinity]);
+  });
+  test('a sine of 30 % on 100 Hz is found as that', () => {
+    const wave = Array.from({ length: 401 }, (_, i) => [i / 400 / 100, 1 + 0.3 * Math.sin((2 * Math.PI * i) / 400)] as const);
+    const worst = worstFlicker(wave)!;
+    expect(worst.hertz).toBeCloseTo(100, 6);
+    expect(worst.percent).toBeCloseTo(30, 1);
+  });
+  test('steady light and darkness have none', () => {
+    expect(worstFlicker([[0, 1], [0.02, 1]])!.percent).toBeCloseTo(0, 9);
+    expect(worstFlicker([[0, 0], [0.02, 0]])).toBeNull();
+  });
+});
+
+test('words ascend in even steps of lightness, and are their own nearest', () => {
+  const levels = wantedWords.map((w) => windowLightness(w.lux));
+  for (let i = 1; i < levels.length; i++) {
+    expect(levels[i] - levels[i - 1]).toBeGreaterThan(12);
+    expect(levels[i] - levels[i - 1]).toBeLessThan(20);
+  }
+  for (const w of wantedWords) expect(nearestWord(w.lux).id).toBe(w.id);
+});
