@@ -9,6 +9,7 @@ const commands: Readonly<Record<string, Command>> = {
   deck: { usage: 'hazel deck FILE.cir [--json]', load: () => import('./deck') },
   solve: { usage: 'hazel solve FILE.hazel.json', load: () => import('./solve') },
   check: { usage: 'hazel check FILE.hazel.json', load: () => import('./check') },
+  schema: { usage: 'hazel schema', load: () => import('./schema') },
   netlist: { usage: 'hazel netlist FILE.hazel.json --job ID', load: () => import('./netlist') },
 };
 

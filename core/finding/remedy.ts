@@ -1,8 +1,10 @@
 import type { Draft } from 'immer';
 import { change } from '../document/patch';
+import { ratingFor } from '../part/electrolytic';
 import { bodyFor } from '../part/resistor';
 import { leds } from '../part/led';
 import { benchOf } from '../study/bench';
+import { noLoadStudy } from '../study/no-load';
 import { proposeResistor } from '../study/proposal';
 import { steadyStudy, type SteadyStudy } from '../study/steady';
 import type { Layout } from '../document/layout';
@@ -41,7 +43,7 @@ export function fitProposal(draft: Draft<Layout>, jobId: string, groupId: string
 /**
  * Makes a remedy of a recipe. What the recipe newly overloads is seen to in the same change: lamps
  * that would now carry more than their most get the resistor for the wanted light, resistors that
- * would now run too hot a larger body. What was wrong before stays for its own finding.
+ * would now run too hot a larger body, a reservoir that would now see too much a higher rating. What was wrong before stays for its own finding.
  * @returns an empty list when the change is no remedy
  */
 export function remedy(
@@ -83,7 +85,22 @@ export function remedy(
       else groups[String(part.path[part.path.length - 1])].ratedWatts = body.watts;
     }
   }).layout;
+  at = change(at, (draft) => raiseRating(draft, bench, at)).layout;
   return [{ label, patches: change(bench.layout, (draft) => void assignJob(draft, at, jobId)).patches }];
+}
+
+/** A reservoir that now sees more than it is rated for, and did not before, gets the rating for it. */
+function raiseRating(draft: Draft<Layout>, bench: Bench, at: Layout): void {
+  const { reservoir, rectifier } = at.jobs[bench.jobId].conditioning;
+  if (!reservoir || rectifier === bench.job.conditioning.rectifier) return;
+  const sees = (b: Bench): number => {
+    const volts = noLoadStudy(b)?.volts;
+    return volts ? Math.max(Math.abs(volts.greatest), Math.abs(volts.least)) : 0;
+  };
+  const now = sees(benchOf(at, bench.jobId));
+  if (now <= reservoir.ratedVolts || sees(bench) > reservoir.ratedVolts) return;
+  const better = ratingFor(now);
+  if (better !== null) draft.jobs[bench.jobId].conditioning.reservoir!.ratedVolts = better;
 }
 
 /** Writes only what differs, so that a remedy says no more than it changes. */

@@ -1,7 +1,7 @@
 import { formatQuantity } from '../quantity/format';
 import { change } from '../document/patch';
 import { benchOf } from '../study/bench';
-import { steadyStudy } from '../study/steady';
+import { steadyStudy, type LampReading, type SteadyStudy } from '../study/steady';
 import { rule } from './finding';
 import { lampNames, plural } from './names';
 import { fitProposal, remedy } from './remedy';
@@ -17,9 +17,9 @@ export const tooLowToLight = rule({
   id: 'too-low-to-light',
   needs: ['steady'],
   judge(bench, { steady }) {
-    const dark = steady.lamps.filter(
-      (l) => bench.job.lamps[l.lampId].groupId !== null && l.amps.mean < FIRST_SHOW_AMPS,
-    );
+    const darkIn = (study: SteadyStudy): LampReading[] =>
+      study.lamps.filter((l) => bench.job.lamps[l.lampId].groupId !== null && l.amps.mean < FIRST_SHOW_AMPS);
+    const dark = darkIn(steady);
     if (dark.length === 0) return [];
     const amps = Math.max(...dark.map((l) => l.amps.mean));
     const roof = steady.roofVolts?.mean ?? 0;
@@ -30,10 +30,9 @@ export const tooLowToLight = rule({
       const { chargeResistor } = draft.jobs[jobId].conditioning;
       if (chargeResistor && chargeResistor.ohms > USUAL_CHARGE_OHMS) chargeResistor.ohms = USUAL_CHARGE_OHMS;
     };
-    const lights = (recipe: (draft: Draft<Layout>) => void): boolean => {
-      const tried = steadyStudy(benchOf(change(layout, recipe).layout, jobId));
-      return dark.every((d) => tried.lamps.find((l) => l.lampId === d.lampId)!.amps.mean >= FIRST_SHOW_AMPS);
-    };
+    // A cure that leaves another lamp dark in its place is none.
+    const lights = (recipe: (draft: Draft<Layout>) => void): boolean =>
+      darkIn(steadyStudy(benchOf(change(layout, recipe).layout, jobId))).length === 0;
     const options: { label: string; recipe: (draft: Draft<Layout>) => boolean }[] = [
       { label: 'Fit the resistor for the wanted light', recipe: (draft) => refit(draft, layout) },
       {

@@ -1,0 +1,273 @@
+import { describe, expect, test } from 'vitest';
+import { demo, demoJob } from '../../tests/generated';
+import { change, patched } from '../document/patch';
+import { assembleCoach } from '../assembly/coach';
+import { checkJob } from './check';
+import type { Draft } from 'immer';
+import type { Fault } from '../assembly/fault';
+import type { Layout } from '../document/layout';
+import type { Finding } from './finding';
+
+/** The demo without its fault, changed. */
+function layoutWith(recipe: (draft: Draft<Layout>) => void): Layout {
+  return change(demo(), (draft) => {
+    draft.jobs[demoJob].conditioning.reservoir!.ratedVolts = 35;
+    recipe(draft);
+  }).layout;
+}
+const job = (draft: Draft<Layout>) => draft.jobs[demoJob];
+const found = (layout: Layout, rule: string, faults: readonly Fault[] = []): Finding | undefined =>
+  checkJob(layout, demoJob, faults).find((f) => f.rule === rule);
+const judged = (rule: string, recipe: (draft: Draft<Layout>) => void, faults: readonly Fault[] = []) => found(layoutWith(recipe), rule, faults);
+
+test('the demo has one fault, and one press mends it', () => {
+  const findings = checkJob(demo(), demoJob);
+  expect(findings.map((f) => [f.rule, f.severity])).toEqual([['reservoir-rating', 'stop']]);
+  expect(findings[0].sentence).toMatch(/12\.2 V now and up to 17\.3 V.*rated 16 V/);
+  expect(checkJob(patched(demo(), findings[0].remedies[0].patches), demoJob)).toEqual([]);
+});
+
+describe('lamp current: 20 mA is the most, 15 mA for a long life', () => {
+  const at = (ohms: number) => judged('lamp-current', (d) => {
+    Object.assign(job(d).groups.roof, { ohms, ratedWatts: 1 });
+    job(d).conditioning.chargeResistor = null;
+    for (const id of Object.keys(job(d).lamps).slice(1)) delete job(d).lamps[id];
+  });
+  // Behind a silicon bridge on 15 V some 13.5 V stand; the lamp takes about 3 of them.
+  test.each([
+    [530, 'stop', 0.0201, 0.0001],
+    [540, 'mind', 0.0198, 0.0003],
+    [708, 'mind', 0.0151, 0.0001],
+    [100, 'stop', 0.0951, 0.004],
+  ] as const)('%d ohm', (ohms, severity, amps, room) => {
+    const f = at(ohms)!;
+    expect(f.severity).toBe(severity);
+    expect(Math.abs(f.figures.amps - amps)).toBeLessThan(room);
+    expect(f.figures.limitAmps).toBeCloseTo(severity === 'stop' ? 0.02 : 0.015, 9);
+  });
+  test.each([720, 2200, 10000])('%d ohm is well', (ohms) => expect(at(ohms)).toBeUndefined());
+});
+
+describe('no current limit', () => {
+  test('fires only where nothing at all limits', () => {
+    const f = judged('no-current-limit', (d) => {
+      job(d).groups.roof.drive = 'none';
+      job(d).conditioning.chargeResistor = null;
+    })!;
+    expect(f.severity).toBe('stop');
+    expect(f.figures.amps).toBeGreaterThan(0.5);
+    expect(judged('no-current-limit', (d) => void (job(d).groups.roof.drive = 'none'))).toBeUndefined();
+    expect(judged('no-current-limit', (d) => void (job(d).conditioning.chargeResistor = null))).toBeUndefined();
+  });
+});
+
+describe('reverse voltage: 5 V is the most', () => {
+  const bare = (recipe: (d: Draft<Layout>) => void = () => undefined) => judged('reverse-voltage', (d) => {
+    Object.assign(job(d).conditioning, { rectifier: 'none', reservoir: null, chargeResistor: null });
+    recipe(d);
+  });
+  test('without a rectifier the lamp sees the whole track backwards', () => {
+    const f = bare()!;
+    expect(f.severity).toBe('stop');
+    expect(f.figures).toMatchObject({ limitVolts: 5 });
+    expect(f.figures.volts).toBeCloseTo(15, 1);
+  });
+  test('with a bridge, or a lamp that was put in backwards and bears it, it is quiet', () => {
+    expect(judged('reverse-voltage', () => undefined)).toBeUndefined();
+  });
+  test('a lamp put in backwards behind the bridge is found by its voltage, and has no press to mend it', () => {
+    const f = judged('reverse-voltage', () => undefined, [{ kind: 'reversed', part: 'lamp-lamp-2' }])!;
+    expect(f.sentence).toMatch(/^Lamp 2 sees 1\d\.\d V backwards; 5 V/);
+    expect(f.remedies).toEqual([]);
+  });
+  test('just under the limit and just over, by a divider of wrong values', () => {
+    // The lamp's neighbour shorts most of the track away: 10 kohm feed a resistor-limited lamp backwards.
+    const at = (volts: number) => {
+      const layout = layoutWith((d) => {
+        Object.assign(d.supplies.track, { amplitudeVolts: 7, highestVolts: 7 });
+        Object.assign(job(d).conditioning, { reservoir: null, chargeResistor: { ohms: volts, ratedWatts: 5 } });
+        job(d).groups.roof.ohms = 220;
+      });
+      return found(layout, 'reverse-voltage', [{ kind: 'reversed', part: 'lamp-lamp-1' }]);
+    };
+    const [over, under] = [at(8), at(22)];
+    expect(over!.figures.volts).toBeGreaterThan(5);
+    expect(over!.figures.volts).toBeLessThan(5.3);
+    expect(under).toBeUndefined();
+  });
+});
+
+describe('reservoir rating against the highest it can see, a fifth of room wanted', () => {
+  const at = (ratedVolts: number, highestVolts = 18) => judged('reservoir-rating', (d) => {
+    d.supplies.track.highestVolts = highestVolts;
+    job(d).conditioning.reservoir!.ratedVolts = ratedVolts;
+  });
+  test.each([
+    [17.2, 'stop'],
+    [17.3, 'mind'],
+    [20.7, 'mind'],
+    [10, 'stop'],
+  ] as const)('%d V is a %s', (rated, severity) => {
+    const f = at(rated)!;
+    expect(f.severity).toBe(severity);
+    expect(f.figures.volts).toBeGreaterThan(17.2);
+    expect(f.figures.volts).toBeLessThan(17.3);
+    expect(f.remedies[0].label).toBe('Fit 470 µF, 25 V');
+  });
+  test('20.8 V has room enough', () => expect(at(20.8)).toBeUndefined());
+  test('without lamps the drop of the bridge is small: less than the spoken 1.4 V', () => {
+    expect(18 - at(10)!.figures.volts).toBeLessThan(1.4);
+    expect(18 - at(10)!.figures.volts).toBeGreaterThan(0.5);
+  });
+});
+
+describe('reservoir backwards', () => {
+  test('turned round it is found, in volts, and cannot be mended by a press', () => {
+    const f = judged('reservoir-backwards', () => undefined, [{ kind: 'reversed', part: 'reservoir' }])!;
+    expect(f.severity).toBe('stop');
+    expect(f.figures.volts).toBeCloseTo(12.2, 0);
+    expect(f.remedies).toEqual([]);
+  });
+  test('without a rectifier it is driven both ways', () => {
+    const f = judged('reservoir-backwards', (d) => {
+      job(d).conditioning.rectifier = 'none';
+      job(d).conditioning.reservoir!.farads = 1e-6;
+      d.supplies.track.bits = '0';
+      d.supplies.track.zeroHalfMicroseconds = 5000;
+    })!;
+    expect(f.figures.volts).toBeGreaterThan(10);
+    expect(f.remedies).toHaveLength(1);
+  });
+  test('a large one hardly moves at 8.6 kHz: just over and just under half a volt', () => {
+    const at = (farads: number) => judged('reservoir-backwards', (d) => {
+      job(d).conditioning.rectifier = 'none';
+      job(d).conditioning.chargeResistor = { ohms: 100, ratedWatts: 5 };
+      job(d).conditioning.reservoir!.farads = farads;
+      job(d).groups.roof.ohms = 1e6;
+    });
+    expect(at(8e-6)!.figures.volts).toBeGreaterThan(0.5);
+    expect(at(8e-6)!.figures.volts).toBeLessThan(0.6);
+    expect(at(10e-6)).toBeUndefined();
+  });
+  test('right way round it is quiet', () => expect(judged('reservoir-backwards', () => undefined)).toBeUndefined());
+});
+
+describe('resistor heat', () => {
+  const at = (ohms: number, ratedWatts: number) => judged('resistor-heat', (d) => {
+    job(d).conditioning.chargeResistor = null;
+    Object.assign(job(d).groups.roof, { ohms, ratedWatts });
+  });
+  // About 10.5 V stand over the resistor: 10.5^2 / 750 = 147 mW.
+  test.each([
+    [750, 0.125, 'stop'],
+    [750, 0.147, 'stop'],
+    [750, 0.148, 'mind'],
+    [750, 0.163, 'mind'],
+    [100, 0.25, 'stop'],
+  ] as const)('%d ohm rated %d W is a %s', (ohms, rated, severity) => {
+    const f = at(ohms, rated)!;
+    expect(f.severity).toBe(severity);
+    expect(f.figures.ratedWatts).toBe(rated);
+    if (ohms === 750) expect(f.figures.watts).toBeCloseTo(0.1471, 4);
+  });
+  test('1/4 W is enough for it; 1/8 W is not at 15 V and is at 12 V (common practice, no source)', () => {
+    expect(at(750, 0.164)).toBeUndefined();
+    expect(at(750, 0.25)).toBeUndefined();
+    const twelve = (rated: number) => judged('resistor-heat', (d) => {
+      Object.assign(d.supplies.track, { amplitudeVolts: 12, highestVolts: 12 });
+      job(d).conditioning.chargeResistor = null;
+      Object.assign(job(d).groups.roof, { ohms: 750, ratedWatts: rated });
+    });
+    expect(twelve(0.125)).toBeUndefined();
+    expect(at(750, 0.125)).toBeDefined();
+  });
+  test('the charge resistor has a finding of its own', () => {
+    const f = judged('resistor-heat', (d) => {
+      job(d).groups.roof.ohms = 470;
+      job(d).groups.roof.ratedWatts = 1;
+      job(d).conditioning.chargeResistor!.ratedWatts = 0.125;
+    })!;
+    expect(f.sentence).toMatch(/^The charge resistor turns/);
+    expect(f.remedies).toHaveLength(1);
+  });
+});
+
+describe('inrush against the booster', () => {
+  const at = (trackOhms: number, tripSeconds: number, charge: number | null = null) => judged('inrush', (d) => {
+    Object.assign(d.supplies.track, { trackOhms, tripSeconds, limitAmps: 3 });
+    job(d).conditioning.chargeResistor = charge === null ? null : { ohms: charge, ratedWatts: 0.5 };
+  });
+  test('bare, the peak is what track and bridge let through, and a quick booster trips', () => {
+    const f = at(0.4, 0.0002)!;
+    expect(f.severity).toBe('stop');
+    expect(f.figures.peakAmps).toBeGreaterThan(20);
+    expect(f.figures.peakAmps).toBeLessThan(15 / 0.4);
+    expect(f.figures.overSeconds).toBeGreaterThan(0.0002);
+  });
+  test('a patient booster bears it', () => {
+    expect(at(0.4, 0.01)!.severity).toBe('mind');
+  });
+  test('just over the limit and just under', () => {
+    const over = at(4.2, 0.01)!;
+    expect(over.figures.peakAmps).toBeGreaterThan(3);
+    expect(over.figures.peakAmps).toBeLessThan(3.1);
+    expect(at(4.5, 0.01)).toBeUndefined();
+  });
+  test('a charge resistor keeps far below', () => expect(at(0.4, 0.0002, 100)).toBeUndefined());
+});
+
+describe('too low to light', () => {
+  const at = (ohms: number) => judged('too-low-to-light', (d) => void (job(d).groups.roof.ohms = ohms));
+  test('just over 50 microamperes is quiet, just under speaks, far under says how little', () => {
+    expect(at(2.1e5)).toBeUndefined();
+    expect(at(2.35e5)!.figures.amps).toBeGreaterThan(45e-6);
+    expect(at(2.35e5)!.figures.amps).toBeLessThan(50e-6);
+    expect(at(1e7)!.figures.amps).toBeLessThan(2e-6);
+    expect(at(2.35e5)!.remedies).toHaveLength(1);
+  });
+  test('where the charge resistor is the trouble, the cure says so', () => {
+    const f = judged('too-low-to-light', (d) => {
+      job(d).conditioning.chargeResistor = { ohms: 1e5, ratedWatts: 0.25 };
+    })!;
+    expect(f.remedies[0].label).toMatch(/smaller charge resistor/);
+  });
+});
+
+describe('flicker (IEEE 1789-2015)', () => {
+  const at = (zeroHalfMicroseconds: number, bits = '0') => judged('flicker', (d) => {
+    Object.assign(d.supplies.track, { bits, zeroHalfMicroseconds });
+    Object.assign(job(d).conditioning, { rectifier: 'none', reservoir: null });
+  });
+  test('half-wave on zeros stretched to 9.9 ms flickers at 50 Hz', () => {
+    const f = at(9900)!;
+    expect(f.severity).toBe('mind');
+    expect(f.figures.hertz).toBeCloseTo(1 / 0.0198, 1);
+    expect(f.figures.percent).toBeGreaterThan(100);
+    expect(f.figures.lowRiskPercent).toBeCloseTo(0.025 / 0.0198, 2);
+  });
+  test('just under 1250 Hz a square light of 127 % is over 100 %, and above it nothing is', () => {
+    expect(at(405)!.figures.percent).toBeGreaterThan(at(405)!.figures.lowRiskPercent);
+    expect(at(395)).toBeUndefined();
+  });
+  test('ordinary DCC is far above what flickers, and a bridge mends the rest', () => {
+    expect(at(100, '1')).toBeUndefined();
+    expect(judged('flicker', (d) => void Object.assign(d.supplies.track, { bits: '0', zeroHalfMicroseconds: 9900 }))).toBeUndefined();
+  });
+});
+
+describe('a lead that goes nowhere', () => {
+  test('one lamp, three lamps, none', () => {
+    const loose = (ids: string[]) =>
+      checkJob(layoutWith((d) => ids.forEach((id) => (job(d).lamps[id].groupId = null))), demoJob).filter((f) => f.rule === 'loose-lead');
+    expect(loose([])).toEqual([]);
+    expect(loose(['lamp-3'])).toHaveLength(1);
+    expect(loose(['lamp-3'])[0].sentence).toMatch(/^Lamp 3: its anode lead/);
+    expect(loose(['lamp-1', 'lamp-3', 'lamp-7']).map((f) => f.figures.looseTerminals)).toEqual([3, 3, 3]);
+  });
+  test('a broken wire is found where it ends', () => {
+    const whole = assembleCoach(demo(), demoJob);
+    const lead = whole.leads.find((l) => l.to.part === 'lamp-lamp-7' && l.to.terminal === 'anode')!;
+    const f = judged('loose-lead', () => undefined, [{ kind: 'open', lead: lead.id }])!;
+    expect(f.terminals).toEqual([{ part: 'resistor-lamp-7', terminal: 'two' }]);
+  });
+});
