@@ -94,7 +94,8 @@ export function limitedVolts(
 
 function limitForward(wanted: number, before: number, slope: number, critical: number): number {
   if (wanted <= critical || Math.abs(wanted - before) <= 2 * slope) return wanted;
-  if (before < critical) return critical;
+  // Rounding must not make a junction that stands on the bend seem to be before it.
+  if (before < critical - 0.01 * slope) return critical;
   const stretch = 1 + (wanted - before) / slope;
   return stretch > 0 ? before + slope * Math.log(stretch) : critical;
 }

@@ -90,6 +90,8 @@ export class System {
   private readonly many: Float64Array;
   private readonly switchStamps: Int32Array;
   private span = NaN;
+  /** An inner voltage was not found: what was linearised since must not count as an answer. */
+  private innerLost = false;
   private baseExtra = NaN;
 
   constructor(
@@ -146,6 +148,7 @@ export class System {
     const { unknowns } = plan;
     const nodeCount = plan.nodes.length;
     const switched = this.switchStamps.length > 0;
+    this.innerLost = false;
     this.buildRight(span);
     if (!tangentsHeld) {
       for (let k = 0; k < nonlinear; k++) this.linearise(k, x[endA[k]] - x[endB[k]], NaN, 0);
@@ -193,7 +196,7 @@ export class System {
         const miss = Math.abs(Math.abs(assumed) - now) - tolerance.relative * now;
         if (!(miss <= worst)) worst = miss;
       }
-      if (settled && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest) return true;
+      if (settled && !this.innerLost && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest) return true;
     }
     return false;
   }
@@ -332,6 +335,7 @@ export class System {
       if (Math.abs(step) <= 1e-5 * slope) return volts;
       volts = limitedVolts(volts - step, volts, slope, critical, anchor);
     }
+    this.innerLost = true;
     return volts;
   }
 
