@@ -47,8 +47,18 @@ module.exports = {
       from: { path: '^server/' },
       to: { path: '^(app|core|cli)/' },
     },
-    { name: 'cli-is-not-the-app', severity: 'error', from: { path: '^cli/' }, to: { path: '^(app|server)/' } },
-    { name: 'app-is-not-the-server', severity: 'error', from: { path: '^app/' }, to: { path: '^(server|cli)/' } },
+    {
+      name: 'cli-is-not-the-app',
+      severity: 'error',
+      from: { path: '^cli/' },
+      to: { path: '^(app|server)/' },
+    },
+    {
+      name: 'app-is-not-the-server',
+      severity: 'error',
+      from: { path: '^app/' },
+      to: { path: '^(server|cli)/' },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {

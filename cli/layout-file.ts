@@ -22,6 +22,7 @@ export function readLayoutFile(path: string): Layout {
 export function jobIds(layout: Layout, asked: string | undefined, path: string): string[] {
   const all = inOrder(layout.jobs).map((j) => j.id);
   if (asked === undefined) return all;
-  if (!all.includes(asked)) throw new Complaint(`${path}: there is no job ${asked}; there are ${all.join(', ') || 'none'}`);
+  if (!all.includes(asked))
+    throw new Complaint(`${path}: there is no job ${asked}; there are ${all.join(', ') || 'none'}`);
   return [asked];
 }

@@ -11,9 +11,14 @@ export function run(words: readonly string[]): number {
   const { file, options } = wordsAndOptions(words, usage, { job: 'value', json: 'flag' });
   const layout = readLayoutFile(file);
   const asked = jobIds(layout, options.get('job'), file);
-  if (asked.length !== 1) throw new Complaint(`say which job with --job: ${asked.join(', ') || 'there is none'}`);
+  if (asked.length !== 1)
+    throw new Complaint(`say which job with --job: ${asked.join(', ') || 'there is none'}`);
   const bench = benchOf(layout, asked[0]);
   const deck = jobDeck(bench, steadyStudy(bench));
-  process.stdout.write(options.has('json') ? `${JSON.stringify({ job: asked[0], deck, netlist: bench.lowered.netlist }, null, 2)}\n` : deck);
+  process.stdout.write(
+    options.has('json')
+      ? `${JSON.stringify({ job: asked[0], deck, netlist: bench.lowered.netlist }, null, 2)}\n`
+      : deck,
+  );
   return 0;
 }

@@ -9,11 +9,15 @@ const commands: Readonly<Record<string, Command>> = {
   deck: { usage: 'hazel deck FILE.cir [--json]', load: () => import('./deck') },
   solve: { usage: 'hazel solve FILE.hazel.json', load: () => import('./solve') },
   check: { usage: 'hazel check FILE.hazel.json', load: () => import('./check') },
+  'time-edit': { usage: 'hazel time-edit FILE.hazel.json', load: () => import('./time-edit') },
   schema: { usage: 'hazel schema', load: () => import('./schema') },
   netlist: { usage: 'hazel netlist FILE.hazel.json --job ID', load: () => import('./netlist') },
 };
 
-const usage = (): string => `usage: ${Object.values(commands).map((c) => c.usage).join(' | ')}`;
+const usage = (): string =>
+  `usage: ${Object.values(commands)
+    .map((c) => c.usage)
+    .join(' | ')}`;
 
 /**
  * Runs one command of the terminal.
@@ -26,7 +30,10 @@ export async function run(words: readonly string[]): Promise<number> {
     if (!command) throw new Complaint(usage());
     return await (await command.load()).run(words.slice(1));
   } catch (error) {
-    const line = error instanceof Complaint ? error.message : `hazel: ${error instanceof Error ? error.message : String(error)}`;
+    const line =
+      error instanceof Complaint
+        ? error.message
+        : `hazel: ${error instanceof Error ? error.message : String(error)}`;
     process.stderr.write(`${line.replace(/\s*[\r\n]+\s*/g, ' ')}\n`);
     return 1;
   }

@@ -37,8 +37,13 @@ export function run(words: readonly string[]): number {
     const lines = [
       name,
       `  drawn from the track  ${formatQuantity(steady.supplyAmps.mean, 'amp')}`,
-      ...(steady.roofVolts ? [`  roof line             ${formatQuantity(steady.roofVolts.mean, 'volt')}`] : []),
-      ...steady.lamps.map((l) => `  lamp ${String(l.number).padEnd(16)} ${formatQuantity(l.amps.mean, 'amp')} at ${formatQuantity(l.volts.mean, 'volt')}`),
+      ...(steady.roofVolts
+        ? [`  roof line             ${formatQuantity(steady.roofVolts.mean, 'volt')}`]
+        : []),
+      ...steady.lamps.map(
+        (l) =>
+          `  lamp ${String(l.number).padEnd(16)} ${formatQuantity(l.amps.mean, 'amp')} at ${formatQuantity(l.volts.mean, 'volt')}`,
+      ),
       `  light at the seats    ${formatQuantity(meanLux(windows), 'lux')}`,
       `  dark after a cut in   ${cut.moments[2] === null ? 'more than 120 s' : formatQuantity(cut.moments[2], 'second')}`,
     ];

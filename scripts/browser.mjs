@@ -1,7 +1,13 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 
-const places = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome', '/snap/bin/chromium'];
+const places = [
+  process.env.CHROMIUM,
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+  '/snap/bin/chromium',
+];
 
 /** Where the browser for tests is, or null. */
 export function findChromium() {
@@ -16,9 +22,15 @@ export function provideChromium() {
   const prefix = isRoot ? [] : ['sudo', '-n'];
   if (spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0) {
     console.log('Installing Chromium for the browser tests (once)…');
-    for (const words of [['update', '-qq'], ['install', '-y', '-qq', '--no-install-recommends', 'chromium']]) {
+    for (const words of [
+      ['update', '-qq'],
+      ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
+    ]) {
       const [program, ...rest] = [...prefix, 'apt-get', ...words];
-      spawnSync(program, rest, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+      spawnSync(program, rest, {
+        stdio: ['ignore', 'ignore', 'inherit'],
+        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      });
     }
   }
   return findChromium();

@@ -9,7 +9,12 @@ const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
 
 /** Runs a command with the project as its folder; its output goes where ours goes. @returns exit status */
 export function run(command, words, options = {}) {
-  const done = spawnSync(command, words, { cwd: root, stdio: 'inherit', shell: process.platform === 'win32', ...options });
+  const done = spawnSync(command, words, {
+    cwd: root,
+    stdio: 'inherit',
+    shell: process.platform === 'win32',
+    ...options,
+  });
   if (done.error) throw done.error;
   return done.status ?? 1;
 }
@@ -20,7 +25,14 @@ export function runTool(name, words, options = {}) {
 }
 
 function toolPath(name) {
-  const owner = { vite: 'vite', tsc: 'typescript', vitest: 'vitest', eslint: 'eslint', depcruise: 'dependency-cruiser', prettier: 'prettier' }[name];
+  const owner = {
+    vite: 'vite',
+    tsc: 'typescript',
+    vitest: 'vitest',
+    eslint: 'eslint',
+    depcruise: 'dependency-cruiser',
+    prettier: 'prettier',
+  }[name];
   const manifest = JSON.parse(readFileSync(join(root, 'node_modules', owner, 'package.json'), 'utf8'));
   const bin = typeof manifest.bin === 'string' ? manifest.bin : manifest.bin[name];
   return join(root, 'node_modules', owner, bin);
@@ -37,7 +49,9 @@ export function requireNode() {
 /** Installs the packages when they are missing or older than the lock file. */
 export function installPackages() {
   const stamp = join(root, 'node_modules', '.hazel-installed');
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages (once)…');
   if (run(npm, ['ci', '--include=dev', '--no-audit', '--no-fund']) !== 0) {
@@ -47,7 +61,19 @@ export function installPackages() {
   writeFileSync(stamp, lock);
 }
 
-const sources = ['app', 'core', 'cli', 'server', 'demo', 'public', 'index.html', 'package-lock.json', 'vite.config.ts', 'vite.programs.config.ts', 'tsconfig.json'];
+const sources = [
+  'app',
+  'core',
+  'cli',
+  'server',
+  'demo',
+  'public',
+  'index.html',
+  'package-lock.json',
+  'vite.config.ts',
+  'vite.programs.config.ts',
+  'tsconfig.json',
+];
 
 function newest(path) {
   const facts = statSync(path);
@@ -65,7 +91,10 @@ export function buildIfStale() {
 
 export function build() {
   console.log('Building…');
-  for (const words of [['build', '--logLevel', 'warn'], ['build', '-c', 'vite.programs.config.ts', '--logLevel', 'warn']]) {
+  for (const words of [
+    ['build', '--logLevel', 'warn'],
+    ['build', '-c', 'vite.programs.config.ts', '--logLevel', 'warn'],
+  ]) {
     if (runTool('vite', words) !== 0) {
       console.error('The build failed; what it says is above.');
       process.exit(1);

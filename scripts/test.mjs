@@ -16,24 +16,46 @@ const judge = (name, ok) => {
 judge('types', runTool('tsc', ['--noEmit']) === 0);
 judge('types of core alone, without screen or machine', runTool('tsc', ['-p', 'tsconfig.core.json']) === 0);
 judge('eslint', runTool('eslint', ['.']) === 0);
-judge('rooms import only from above', runTool('depcruise', ['core', 'app', 'cli', 'server', 'demo', 'tests', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']) === 0);
+judge(
+  'rooms import only from above',
+  runTool('depcruise', [
+    'core',
+    'app',
+    'cli',
+    'server',
+    'demo',
+    'tests',
+    '--config',
+    '.dependency-cruiser.cjs',
+    '--output-type',
+    'err',
+  ]) === 0,
+);
 judge('prettier', runTool('prettier', ['--check', '--log-level', 'warn', '.']) === 0);
 buildIfStale();
 
 const chromium = provideChromium();
 if (!chromium) {
   judge('a browser for the browser tests', false);
-  console.log('The browser tests need Chromium: install it (on Debian: apt-get install chromium) or say where it is with CHROMIUM=/path.');
+  console.log(
+    'The browser tests need Chromium: install it (on Debian: apt-get install chromium) or say where it is with CHROMIUM=/path.',
+  );
 }
 const report = join(root, '.cache', 'tests.json');
 mkdirSync(join(root, '.cache'), { recursive: true });
 rmSync(report, { force: true });
 const projects = ['unit', 'reference', ...(chromium ? ['e2e'] : [])].flatMap((p) => ['--project', p]);
-const status = runTool('vitest', ['run', ...projects, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], {
-  env: { ...process.env, CHROMIUM: chromium ?? '' },
-});
+const status = runTool(
+  'vitest',
+  ['run', ...projects, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+  {
+    env: { ...process.env, CHROMIUM: chromium ?? '' },
+  },
+);
 try {
-  const { numPassedTests, numFailedTests, numFailedTestSuites, success } = JSON.parse(readFileSync(report, 'utf8'));
+  const { numPassedTests, numFailedTests, numFailedTestSuites, success } = JSON.parse(
+    readFileSync(report, 'utf8'),
+  );
   passed += numPassedTests;
   failed += numFailedTests;
   if (!success && numFailedTests === 0) failed += Math.max(1, numFailedTestSuites);

@@ -41,7 +41,10 @@ export function application(folder: string): Express {
     }),
   );
   app.use(compression());
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
+  );
   app.use(express.static(folder, { index: false }));
   // Every other address is a page of the application, which has a page of its own for those that lead nowhere.
   app.get(/.*/, (_request, response) => {

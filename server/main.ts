@@ -17,7 +17,9 @@ const server = application(folder).listen(port, host, () => {
 });
 server.on('error', (error: NodeJS.ErrnoException) => {
   const why =
-    error.code === 'EADDRINUSE' ? `port ${port} is in use: choose another with PORT=4181 npm start` : error.message;
+    error.code === 'EADDRINUSE'
+      ? `port ${port} is in use: choose another with PORT=4181 npm start`
+      : error.message;
   process.stderr.write(`${why}\n`);
   process.exit(1);
 });

@@ -5,7 +5,9 @@ import type { Job, Layout } from '../core/document/layout';
 
 /** The demo layout, fresh. */
 export function demo(): Layout {
-  const read = readLayout(readFileSync(new URL('../demo/brackwater-quay.hazel.json', import.meta.url), 'utf8'));
+  const read = readLayout(
+    readFileSync(new URL('../demo/brackwater-quay.hazel.json', import.meta.url), 'utf8'),
+  );
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   return read.layout;
 }
@@ -15,8 +17,18 @@ export const demoJob = 'compartment-coach';
 const ohms = fc.integer({ min: 1, max: 55 }).map((n) => Number((10 ** (n / 10)).toPrecision(2)));
 const conditioning = fc.record({
   rectifier: fc.constantFrom('silicon-bridge', 'silicon-bridge', 'schottky-bridge', 'none'),
-  chargeResistor: fc.option(fc.record({ ohms: fc.constantFrom(10, 47, 100, 220, 1000), ratedWatts: fc.constantFrom(0.125, 0.25, 0.5) })),
-  reservoir: fc.option(fc.record({ farads: fc.constantFrom(10e-6, 100e-6, 470e-6, 1000e-6), ratedVolts: fc.constantFrom(10, 16, 25, 35) })),
+  chargeResistor: fc.option(
+    fc.record({
+      ohms: fc.constantFrom(10, 47, 100, 220, 1000),
+      ratedWatts: fc.constantFrom(0.125, 0.25, 0.5),
+    }),
+  ),
+  reservoir: fc.option(
+    fc.record({
+      farads: fc.constantFrom(10e-6, 100e-6, 470e-6, 1000e-6),
+      ratedVolts: fc.constantFrom(10, 16, 25, 35),
+    }),
+  ),
 });
 const group = fc.record({
   order: fc.constant(1),
@@ -38,7 +50,13 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
     }),
     conditioning,
     groups: fc.tuple(group, fc.option(group)),
-    lamps: fc.array(fc.record({ part: fc.constantFrom('white-warm', 'white-cool', 'red', 'yellow'), to: fc.constantFrom(0, 0, 0, 1, null) }), { minLength: 1, maxLength: 6 }),
+    lamps: fc.array(
+      fc.record({
+        part: fc.constantFrom('white-warm', 'white-cool', 'red', 'yellow'),
+        to: fc.constantFrom(0, 0, 0, 1, null),
+      }),
+      { minLength: 1, maxLength: 6 },
+    ),
     wantedLux: fc.constantFrom(9, 55, 110, 300),
   })
   .map(({ supply, conditioning: parts, groups, lamps, wantedLux }) => {
@@ -50,11 +68,19 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
       ...layout.jobs[demoJob],
       conditioning: parts as Job['conditioning'],
       wantedLux,
-      groups: { one: groups[0] as Job['groups'][string], ...(second ? { two: { ...second, order: 2 } as Job['groups'][string] } : {}) },
+      groups: {
+        one: groups[0] as Job['groups'][string],
+        ...(second ? { two: { ...second, order: 2 } as Job['groups'][string] } : {}),
+      },
       lamps: Object.fromEntries(
         lamps.map((l, i) => [
           `l${i + 1}`,
-          { order: i + 1, part: l.part, placeMillimetres: 20 + 30 * i, groupId: l.to === null ? null : l.to === 1 && second ? 'two' : 'one' },
+          {
+            order: i + 1,
+            part: l.part,
+            placeMillimetres: 20 + 30 * i,
+            groupId: l.to === null ? null : l.to === 1 && second ? 'two' : 'one',
+          },
         ]),
       ),
     };

@@ -27,9 +27,20 @@ export function BandedResistor({ ohms }: { readonly ohms: number }) {
     <div className="bands">
       <svg width={112} height={26} viewBox="0 0 112 26" aria-hidden="true">
         <path d="M0 13h24M88 13h24" stroke="#84929a" strokeWidth={2} />
-        <path d="M20 13q0-9 9-9 4 0 7 2h40q3-2 7-2 9 0 9 9t-9 9q-4 0-7-2H36q-3 2-7 2-9 0-9-9z" fill="#e2cfa4" stroke="#b59f6c" />
+        <path
+          d="M20 13q0-9 9-9 4 0 7 2h40q3-2 7-2 9 0 9 9t-9 9q-4 0-7-2H36q-3 2-7 2-9 0-9-9z"
+          fill="#e2cfa4"
+          stroke="#b59f6c"
+        />
         {bands.map((b, i) => (
-          <rect key={`${i} ${b}`} x={[29, 42, 54, 78][i]} y={i === 0 || i === 3 ? 4.500 : 6.500} width={5.500} height={i === 0 || i === 3 ? 17 : 13} fill={paint[b]} />
+          <rect
+            key={`${i} ${b}`}
+            x={[29, 42, 54, 78][i]}
+            y={i === 0 || i === 3 ? 4.5 : 6.5}
+            width={5.5}
+            height={i === 0 || i === 3 ? 17 : 13}
+            fill={paint[b]}
+          />
         ))}
       </svg>
       <span>{bands.join(' ')}</span>

@@ -19,7 +19,14 @@ interface ChoiceProps<T extends string> {
 }
 
 /** A few possibilities side by side, one of them taken: big enough for a thumb, arrow keys move. */
-export function Choice<T extends string>({ label, options, value, columns = 3, quiet = false, onChoose }: ChoiceProps<T>) {
+export function Choice<T extends string>({
+  label,
+  options,
+  value,
+  columns = 3,
+  quiet = false,
+  onChoose,
+}: ChoiceProps<T>) {
   const name = useId();
   return (
     <fieldset className="choice">

@@ -20,7 +20,15 @@ interface NumberFieldProps {
  * A figure with its unit: what is typed stays a draft until Enter or leaving the field; a draft
  * that cannot be understood is refused beside the field, and the last good value stays in force.
  */
-export function NumberField({ label, unit, figure, limits, aside, significant = 4, onCommit }: NumberFieldProps) {
+export function NumberField({
+  label,
+  unit,
+  figure,
+  limits,
+  aside,
+  significant = 4,
+  onCommit,
+}: NumberFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);

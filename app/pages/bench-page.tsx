@@ -29,7 +29,9 @@ export function BenchPage() {
   const layout = useLayoutStore((s) => s.layout);
   if (!layout || jobId === undefined || !Object.hasOwn(layout.jobs, jobId)) return <NotFound />;
   if (stage !== undefined && !stages.some((s) => s.id === stage)) return <NotFound />;
-  return <Bench key={jobId} layout={layout} jobId={jobId} stage={(stage as StageId | undefined) ?? 'circuit'} />;
+  return (
+    <Bench key={jobId} layout={layout} jobId={jobId} stage={(stage as StageId | undefined) ?? 'circuit'} />
+  );
 }
 
 interface BenchProps {
@@ -38,7 +40,11 @@ interface BenchProps {
   readonly stage: StageId;
 }
 
-function stateOf(id: StageId, findings: readonly Finding[], judged: boolean): { kind: 'settled' | 'attention' | 'open'; says: string } {
+function stateOf(
+  id: StageId,
+  findings: readonly Finding[],
+  judged: boolean,
+): { kind: 'settled' | 'attention' | 'open'; says: string } {
   if (!judged) return { kind: 'open', says: 'not yet judged' };
   const here = findings.filter((f) => f.paths.some((p) => stageOfPath(p) === id));
   return here.some((f) => f.severity !== 'note')
@@ -61,15 +67,19 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
   const slow = useTask((tasks) => tasks.judge(open, jobId, 'slow'), [open, jobId]);
   const cut = useTask((tasks) => tasks.powerCut(layout, jobId), [layout, jobId]);
   const findings = gravestFirst([...(quick.answer ?? []), ...(slow.answer ?? [])]);
-  const flagged = new Set(findings.filter((f) => f.severity !== 'note').flatMap((f) => f.terminals.map((t) => t.part)));
+  const flagged = new Set(
+    findings.filter((f) => f.severity !== 'note').flatMap((f) => f.terminals.map((t) => t.part)),
+  );
   const kind = picture?.stage === stage ? picture.kind : stage === 'try' ? 'behaviour' : 'circuit';
 
   const onKey = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.target !== event.currentTarget) return;
     const at = stages.findIndex((s) => s.id === stage);
-    if (event.key === 'p' || event.key === 'P') setPower(jobId, !(useRunStore.getState().power[jobId] ?? true));
+    if (event.key === 'p' || event.key === 'P')
+      setPower(jobId, !(useRunStore.getState().power[jobId] ?? true));
     else if (event.key === '[' && at > 0) void navigate(`/bench/${jobId}/${stages[at - 1].id}`);
-    else if (event.key === ']' && at < stages.length - 1) void navigate(`/bench/${jobId}/${stages[at + 1].id}`);
+    else if (event.key === ']' && at < stages.length - 1)
+      void navigate(`/bench/${jobId}/${stages[at + 1].id}`);
     else if (event.key === '?') dispatchEvent(new Event('hazel-keys'));
     else return;
     event.preventDefault();
@@ -98,7 +108,12 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
         {stages.map((s, i) => {
           const state = stateOf(s.id, findings, quick.answer !== null);
           return (
-            <NavLink key={s.id} to={`/bench/${jobId}/${s.id}`} className={s.id === stage ? 'active' : ''} aria-current={s.id === stage ? 'step' : undefined}>
+            <NavLink
+              key={s.id}
+              to={`/bench/${jobId}/${s.id}`}
+              className={s.id === stage ? 'active' : ''}
+              aria-current={s.id === stage ? 'step' : undefined}
+            >
               <span className={`state ${state.kind}`} title={state.says} />
               <span className="number">{i + 1}</span>
               {s.name}
@@ -116,7 +131,15 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
         <section className="picture" aria-label="Drawings of the job">
           <div className="tabs" role="tablist">
             {(['circuit', 'behaviour'] as const).map((k) => (
-              <button key={k} type="button" role="tab" id={`tab-${k}`} aria-controls="picture" aria-selected={kind === k} onClick={() => setPicture({ kind: k, stage })}>
+              <button
+                key={k}
+                type="button"
+                role="tab"
+                id={`tab-${k}`}
+                aria-controls="picture"
+                aria-selected={kind === k}
+                onClick={() => setPicture({ kind: k, stage })}
+              >
                 {k === 'circuit' ? 'Circuit' : 'Behaviour'}
               </button>
             ))}

@@ -66,7 +66,8 @@ function JobCard({ layout, jobId }: { readonly layout: Layout; readonly jobId: s
       <div className="facts">
         <span>{formatQuantity(solved.steady?.supplyAmps.mean ?? 0, 'amp')}</span>
         <span>
-          {Object.keys(job.lamps).length} lamps, {solved.meanLux > 0 ? nearestWord(solved.meanLux).name.toLowerCase() : 'dark'}
+          {Object.keys(job.lamps).length} lamps,{' '}
+          {solved.meanLux > 0 ? nearestWord(solved.meanLux).name.toLowerCase() : 'dark'}
         </span>
       </div>
       <p>
@@ -88,7 +89,12 @@ function Dusk({ layout, jobId }: { readonly layout: Layout; readonly jobId: stri
   const left = shape.length / 2 - width / 2;
   return (
     <section className="dusk" aria-label="The line at dusk">
-      <svg viewBox={`${left} ${-height * 0.78} ${width} ${height}`} preserveAspectRatio="xMidYMax slice" role="img" aria-label={`${job.name} on the line at dusk, its windows as bright as solved`}>
+      <svg
+        viewBox={`${left} ${-height * 0.78} ${width} ${height}`}
+        preserveAspectRatio="xMidYMax slice"
+        role="img"
+        aria-label={`${job.name} on the line at dusk, its windows as bright as solved`}
+      >
         <Harbour left={left} width={width} />
         <rect x={left} y={0} width={width} height={height} fill="#151b1c" />
         <rect x={left} y={0} width={width} height={1} fill="#8f8577" />
@@ -120,7 +126,12 @@ function Harbour({ left, width }: { readonly left: number; readonly width: numbe
     <g>
       <path d={hills} fill="#2a2c31" opacity={0.75} />
       <rect x={left} y={-9} width={width} height={9} fill="#39424a" />
-      <path d={`M${left + width * 0.08} -5h30M${left + width * 0.3} -3h44M${left + width * 0.62} -6h36M${left + width * 0.8} -3h40`} stroke="#c79a68" strokeWidth={0.4} opacity={0.6} />
+      <path
+        d={`M${left + width * 0.08} -5h30M${left + width * 0.3} -3h44M${left + width * 0.62} -6h36M${left + width * 0.8} -3h40`}
+        stroke="#c79a68"
+        strokeWidth={0.4}
+        opacity={0.6}
+      />
     </g>
   );
 }

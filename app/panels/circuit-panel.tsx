@@ -20,9 +20,16 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
   const job = layout.jobs[jobId];
   const group = inOrder(job.groups)[0];
   const { chargeResistor, reservoir } = job.conditioning;
-  const proposal = useTask(group ? (tasks) => tasks.propose(layout, jobId, group.id) : null, [layout, jobId, group?.id]);
+  const proposal = useTask(group ? (tasks) => tasks.propose(layout, jobId, group.id) : null, [
+    layout,
+    jobId,
+    group?.id,
+  ]);
   const word = wantedWords.find((w) => w.lux === job.wantedLux);
-  const groupWatts = Math.max(0, ...[...(solved.steady?.resistors ?? [])].filter(([id]) => id !== 'charge').map(([, r]) => r.watts));
+  const groupWatts = Math.max(
+    0,
+    ...[...(solved.steady?.resistors ?? [])].filter(([id]) => id !== 'charge').map(([, r]) => r.watts),
+  );
   const chargeWatts = solved.steady?.resistors.get('charge')?.watts ?? 0;
   const offered = proposal.answer;
   return (
@@ -31,13 +38,27 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
       <Choice<WordId>
         label="Wanted light at the seats"
         quiet
-        options={wantedWords.map((w) => ({ value: w.id, name: w.name, figure: formatQuantity(w.lux, 'lux') }))}
+        options={wantedWords.map((w) => ({
+          value: w.id,
+          name: w.name,
+          figure: formatQuantity(w.lux, 'lux'),
+        }))}
         value={word?.id ?? null}
-        onChoose={(id) => edit('Wanted light', (draft) => void (draft.jobs[jobId].wantedLux = wantedWords.find((w) => w.id === id)!.lux))}
+        onChoose={(id) =>
+          edit(
+            'Wanted light',
+            (draft) => void (draft.jobs[jobId].wantedLux = wantedWords.find((w) => w.id === id)!.lux),
+          )
+        }
       />
-      <div className={proposal.stale ? 'proposal stale' : 'proposal'} aria-busy={proposal.stale} data-testid="proposal">
+      <div
+        className={proposal.stale ? 'proposal stale' : 'proposal'}
+        aria-busy={proposal.stale}
+        data-testid="proposal"
+      >
         <p>
-          Now {formatQuantity(solved.meanLux, 'lux')}: {solved.meanLux > 0 ? nearestWord(solved.meanLux).name.toLowerCase() : 'dark'}.{' '}
+          Now {formatQuantity(solved.meanLux, 'lux')}:{' '}
+          {solved.meanLux > 0 ? nearestWord(solved.meanLux).name.toLowerCase() : 'dark'}.{' '}
           {offered && group && offered.ohms === group.ohms && group.drive !== 'none' ? (
             'That is as near to the wanted light as E12 values come.'
           ) : offered ? (
@@ -76,42 +97,50 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               figure={group.ohms}
               limits={ohmLimits}
               aside={formatQuantity(groupWatts, 'watt', { significant: 2 })}
-              onCommit={(ohms) => edit('Resistor', (draft) => void (draft.jobs[jobId].groups[group.id].ohms = ohms))}
+              onCommit={(ohms) =>
+                edit('Resistor', (draft) => void (draft.jobs[jobId].groups[group.id].ohms = ohms))
+              }
             />
             <BodyField
               id="group-body"
               watts={group.ratedWatts}
-              onChange={(watts) => edit('Resistor body', (draft) => void (draft.jobs[jobId].groups[group.id].ratedWatts = watts))}
+              onChange={(watts) =>
+                edit('Resistor body', (draft) => void (draft.jobs[jobId].groups[group.id].ratedWatts = watts))
+              }
             />
           </div>
           <BandedResistor ohms={group.ohms} />
         </>
       )}
       <div className="fit-row">
-      <label className="fit-label">
-        <input
-          type="checkbox"
-          checked={reservoir !== null}
-          onChange={(e) =>
-            edit('Reservoir', (draft) => {
-              draft.jobs[jobId].conditioning.reservoir = e.target.checked ? { farads: 470e-6, ratedVolts: 25 } : null;
-            })
-          }
-        />
-        Reservoir{reservoir && <small>{canText(reservoir.farads, reservoir.ratedVolts)}</small>}
-      </label>
-      <label className="fit-label">
-        <input
-          type="checkbox"
-          checked={chargeResistor !== null}
-          onChange={(e) =>
-            edit('Charge resistor', (draft) => {
-              draft.jobs[jobId].conditioning.chargeResistor = e.target.checked ? { ohms: 100, ratedWatts: 0.25 } : null;
-            })
-          }
-        />
-        Charge resistor
-      </label>
+        <label className="fit-label">
+          <input
+            type="checkbox"
+            checked={reservoir !== null}
+            onChange={(e) =>
+              edit('Reservoir', (draft) => {
+                draft.jobs[jobId].conditioning.reservoir = e.target.checked
+                  ? { farads: 470e-6, ratedVolts: 25 }
+                  : null;
+              })
+            }
+          />
+          Reservoir{reservoir && <small>{canText(reservoir.farads, reservoir.ratedVolts)}</small>}
+        </label>
+        <label className="fit-label">
+          <input
+            type="checkbox"
+            checked={chargeResistor !== null}
+            onChange={(e) =>
+              edit('Charge resistor', (draft) => {
+                draft.jobs[jobId].conditioning.chargeResistor = e.target.checked
+                  ? { ohms: 100, ratedWatts: 0.25 }
+                  : null;
+              })
+            }
+          />
+          Charge resistor
+        </label>
       </div>
       {reservoir && (
         <div className="two-fields">
@@ -120,7 +149,9 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             unit="farad"
             figure={reservoir.farads}
             limits={{ least: 1e-9, most: 0.5, range: '1 nF to 500 mF' }}
-            onCommit={(farads) => edit('Reservoir', (draft) => void (draft.jobs[jobId].conditioning.reservoir!.farads = farads))}
+            onCommit={(farads) =>
+              edit('Reservoir', (draft) => void (draft.jobs[jobId].conditioning.reservoir!.farads = farads))
+            }
           />
           <div className="field">
             <label htmlFor="reservoir-rating">Rated</label>
@@ -129,7 +160,12 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               className="select"
               value={reservoir.ratedVolts}
               options={ratedVoltsSold.map((v) => ({ value: v, label: formatQuantity(v, 'volt') }))}
-              onChange={(v: number) => edit('Reservoir rating', (draft) => void (draft.jobs[jobId].conditioning.reservoir!.ratedVolts = v))}
+              onChange={(v: number) =>
+                edit(
+                  'Reservoir rating',
+                  (draft) => void (draft.jobs[jobId].conditioning.reservoir!.ratedVolts = v),
+                )
+              }
             />
           </div>
         </div>
@@ -142,12 +178,22 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             figure={chargeResistor.ohms}
             limits={{ least: 0.1, most: 1e5, range: '0.1 Ω to 100 kΩ' }}
             aside={formatQuantity(chargeWatts, 'watt', { significant: 2 })}
-            onCommit={(ohms) => edit('Charge resistor', (draft) => void (draft.jobs[jobId].conditioning.chargeResistor!.ohms = ohms))}
+            onCommit={(ohms) =>
+              edit(
+                'Charge resistor',
+                (draft) => void (draft.jobs[jobId].conditioning.chargeResistor!.ohms = ohms),
+              )
+            }
           />
           <BodyField
             id="charge-body"
             watts={chargeResistor.ratedWatts}
-            onChange={(watts) => edit('Charge resistor body', (draft) => void (draft.jobs[jobId].conditioning.chargeResistor!.ratedWatts = watts))}
+            onChange={(watts) =>
+              edit(
+                'Charge resistor body',
+                (draft) => void (draft.jobs[jobId].conditioning.chargeResistor!.ratedWatts = watts),
+              )
+            }
           />
         </div>
       )}
@@ -171,7 +217,10 @@ function BodyField({ id, watts, onChange }: BodyFieldProps) {
         className="select"
         value={watts}
         popupMatchSelectWidth={false}
-        options={resistorBodies.map((b) => ({ value: b.watts, label: `${b.name}, ${b.lengthMillimetres} mm` }))}
+        options={resistorBodies.map((b) => ({
+          value: b.watts,
+          label: `${b.name}, ${b.lengthMillimetres} mm`,
+        }))}
         onChange={onChange}
       />
     </div>

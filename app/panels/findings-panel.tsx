@@ -14,9 +14,20 @@ interface FindingsPanelProps {
 }
 
 /** What needs attention, each with its figure, its reason and, where there is one, its cure. */
-export function FindingsPanel({ findings, stale, failure, onPreview, previewed, onApply }: FindingsPanelProps) {
+export function FindingsPanel({
+  findings,
+  stale,
+  failure,
+  onPreview,
+  previewed,
+  onApply,
+}: FindingsPanelProps) {
   return (
-    <aside className={stale ? 'findings stale' : 'findings'} aria-label="What needs attention" aria-busy={stale}>
+    <aside
+      className={stale ? 'findings stale' : 'findings'}
+      aria-label="What needs attention"
+      aria-busy={stale}
+    >
       <header>
         <h2>What needs attention</h2>
         <span className="count" role="status">

@@ -61,7 +61,8 @@ export function LampsPanel({ layout, jobId }: PanelProps) {
         </div>
       </div>
       <p className="hint">
-        {led.name}: {formatQuantity(led.forwardVolts, 'volt')} at {formatQuantity(led.testAmps, 'amp')}, {formatQuantity(led.greatestAmps, 'amp')} at most.
+        {led.name}: {formatQuantity(led.forwardVolts, 'volt')} at {formatQuantity(led.testAmps, 'amp')},{' '}
+        {formatQuantity(led.greatestAmps, 'amp')} at most.
       </p>
       {group && (
         <Choice<GroupRecord['drive']>
@@ -72,7 +73,9 @@ export function LampsPanel({ layout, jobId }: PanelProps) {
             { value: 'none', name: 'Nothing' },
           ]}
           value={group.drive}
-          onChoose={(drive) => edit('Current limit', (draft) => void (draft.jobs[jobId].groups[group.id].drive = drive))}
+          onChoose={(drive) =>
+            edit('Current limit', (draft) => void (draft.jobs[jobId].groups[group.id].drive = drive))
+          }
         />
       )}
       <p className="list-head">From the left end, and joined to the roof line or not</p>
@@ -84,8 +87,17 @@ export function LampsPanel({ layout, jobId }: PanelProps) {
               label={`Place of lamp ${i + 1}`}
               unit="millimetre"
               figure={lamp.placeMillimetres}
-              limits={{ least: 0, most: lengthMillimetres, range: `0 mm to ${formatQuantity(lengthMillimetres, 'millimetre')}` }}
-              onCommit={(mm) => edit(`Place of lamp ${i + 1}`, (draft) => void (draft.jobs[jobId].lamps[lamp.id].placeMillimetres = mm))}
+              limits={{
+                least: 0,
+                most: lengthMillimetres,
+                range: `0 mm to ${formatQuantity(lengthMillimetres, 'millimetre')}`,
+              }}
+              onCommit={(mm) =>
+                edit(
+                  `Place of lamp ${i + 1}`,
+                  (draft) => void (draft.jobs[jobId].lamps[lamp.id].placeMillimetres = mm),
+                )
+              }
             />
             <input
               type="checkbox"

@@ -6,7 +6,8 @@ import type { ConditioningRecord } from '../../core/document/coach-record';
 import type { SupplyRecord } from '../../core/document/supply-record';
 import type { PanelProps } from './panel-props';
 
-type SupplyFigure = 'amplitudeVolts' | 'highestVolts' | 'limitAmps' | 'tripSeconds' | 'trackOhms' | 'zeroHalfMicroseconds';
+type SupplyFigure =
+  'amplitudeVolts' | 'highestVolts' | 'limitAmps' | 'tripSeconds' | 'trackOhms' | 'zeroHalfMicroseconds';
 
 const traffic = [
   { value: '1', name: 'Idle', figure: 'all ones' },
@@ -32,10 +33,34 @@ export function PowerPanel({ layout, jobId, solved }: PanelProps) {
     <div className="choices">
       <h2>{supply.name}: DCC track</h2>
       <div className="two-fields">
-        <NumberField label="Track swings ±" unit="volt" figure={supply.amplitudeVolts} limits={volts} onCommit={set('amplitudeVolts', 'Track voltage')} />
-        <NumberField label="At most ±" unit="volt" figure={supply.highestVolts} limits={volts} onCommit={set('highestVolts', 'Highest track voltage')} />
-        <NumberField label="Booster limit" unit="amp" figure={supply.limitAmps} limits={{ least: 0.1, most: 20, range: '0.1 A to 20 A' }} onCommit={set('limitAmps', 'Booster limit')} />
-        <NumberField label="Bears more for" unit="second" figure={supply.tripSeconds} limits={{ least: 0.0001, most: 5, range: '0.1 ms to 5 s' }} onCommit={set('tripSeconds', 'Trip time')} />
+        <NumberField
+          label="Track swings ±"
+          unit="volt"
+          figure={supply.amplitudeVolts}
+          limits={volts}
+          onCommit={set('amplitudeVolts', 'Track voltage')}
+        />
+        <NumberField
+          label="At most ±"
+          unit="volt"
+          figure={supply.highestVolts}
+          limits={volts}
+          onCommit={set('highestVolts', 'Highest track voltage')}
+        />
+        <NumberField
+          label="Booster limit"
+          unit="amp"
+          figure={supply.limitAmps}
+          limits={{ least: 0.1, most: 20, range: '0.1 A to 20 A' }}
+          onCommit={set('limitAmps', 'Booster limit')}
+        />
+        <NumberField
+          label="Bears more for"
+          unit="second"
+          figure={supply.tripSeconds}
+          limits={{ least: 0.0001, most: 5, range: '0.1 ms to 5 s' }}
+          onCommit={set('tripSeconds', 'Trip time')}
+        />
       </div>
       <NumberField
         label="Wires, rails and wheels, both ways"
@@ -53,14 +78,32 @@ export function PowerPanel({ layout, jobId, solved }: PanelProps) {
       <Choice<ConditioningRecord['rectifier']>
         label="Made into one direction by"
         options={[
-          { value: 'silicon-bridge', name: 'Silicon bridge', figure: job.conditioning.rectifier === 'silicon-bridge' && drop !== undefined ? `−${formatQuantity(drop, 'volt', { significant: 2 })}` : undefined },
-          { value: 'schottky-bridge', name: 'Schottky bridge', figure: job.conditioning.rectifier === 'schottky-bridge' && drop !== undefined ? `−${formatQuantity(drop, 'volt', { significant: 2 })}` : undefined },
+          {
+            value: 'silicon-bridge',
+            name: 'Silicon bridge',
+            figure:
+              job.conditioning.rectifier === 'silicon-bridge' && drop !== undefined
+                ? `−${formatQuantity(drop, 'volt', { significant: 2 })}`
+                : undefined,
+          },
+          {
+            value: 'schottky-bridge',
+            name: 'Schottky bridge',
+            figure:
+              job.conditioning.rectifier === 'schottky-bridge' && drop !== undefined
+                ? `−${formatQuantity(drop, 'volt', { significant: 2 })}`
+                : undefined,
+          },
           { value: 'none', name: 'Nothing' },
         ]}
         value={job.conditioning.rectifier}
-        onChoose={(rectifier) => edit('Rectifier', (draft) => void (draft.jobs[jobId].conditioning.rectifier = rectifier))}
+        onChoose={(rectifier) =>
+          edit('Rectifier', (draft) => void (draft.jobs[jobId].conditioning.rectifier = rectifier))
+        }
       />
-      <p className="hint">One kind of supply on a track at a time. Never work on the mains side of a supply.</p>
+      <p className="hint">
+        One kind of supply on a track at a time. Never work on the mains side of a supply.
+      </p>
     </div>
   );
 }

@@ -17,7 +17,12 @@ export function TryPanel({ jobId, solved, cut }: PanelProps & { readonly cut: Ta
       <p className="hint">The stage fades as fast as the coach will. The light falls to</p>
       <dl className="fact-list" aria-busy={cut.stale}>
         {fades.map((f, i) => (
-          <FadeRow key={f.name} name={`${shareName[i]}: ${f.name}`} moment={cut.answer?.moments[i]} stale={cut.stale} />
+          <FadeRow
+            key={f.name}
+            name={`${shareName[i]}: ${f.name}`}
+            moment={cut.answer?.moments[i]}
+            stale={cut.stale}
+          />
         ))}
       </dl>
       {cut.stale && !cut.cancelled && (
@@ -40,23 +45,47 @@ export function TryPanel({ jobId, solved, cut }: PanelProps & { readonly cut: Ta
         <dt>roof line</dt>
         <dd>{figures?.roofVolts ? formatQuantity(figures.roofVolts.mean, 'volt') : '–'}</dd>
         <dt>ripple on it</dt>
-        <dd>{figures?.roofVolts ? formatQuantity(figures.roofVolts.greatest - figures.roofVolts.least, 'volt', { significant: 2 }) : '–'}</dd>
+        <dd>
+          {figures?.roofVolts
+            ? formatQuantity(figures.roofVolts.greatest - figures.roofVolts.least, 'volt', { significant: 2 })
+            : '–'}
+        </dd>
         <dt>dimmest and brightest lamp</dt>
-        <dd>{figures && figures.lamps.length > 0 ? lampRange(figures.lamps.map((l) => l.amps.mean)) : '–'}</dd>
+        <dd>
+          {figures && figures.lamps.length > 0 ? lampRange(figures.lamps.map((l) => l.amps.mean)) : '–'}
+        </dd>
       </dl>
-      {!reservoir && <p className="hint">Without a reservoir the lamps go out with the track. A reservoir in the Circuit stage holds them.</p>}
+      {!reservoir && (
+        <p className="hint">
+          Without a reservoir the lamps go out with the track. A reservoir in the Circuit stage holds them.
+        </p>
+      )}
     </div>
   );
 }
 
 const shareName = ['half', 'a tenth', 'a hundredth'] as const;
 
-function FadeRow({ name, moment, stale }: { readonly name: string; readonly moment: number | null | undefined; readonly stale: boolean }) {
+function FadeRow({
+  name,
+  moment,
+  stale,
+}: {
+  readonly name: string;
+  readonly moment: number | null | undefined;
+  readonly stale: boolean;
+}) {
   return (
     <>
       <dt>{name}</dt>
       <dd style={stale ? { opacity: 0.45, fontStyle: 'italic' } : undefined}>
-        {moment === undefined ? '–' : moment === null ? 'over 120 s' : moment === 0 ? 'at once' : formatQuantity(moment, 'second')}
+        {moment === undefined
+          ? '–'
+          : moment === null
+            ? 'over 120 s'
+            : moment === 0
+              ? 'at once'
+              : formatQuantity(moment, 'second')}
       </dd>
     </>
   );

@@ -21,7 +21,11 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
     { name: 'Line', where: 'the layout at a glance', go: '/' },
     ...inOrder(layout?.jobs ?? {}).flatMap((job) => [
       { name: job.name, where: 'on the bench', go: `/bench/${job.id}` },
-      ...stages.map((s) => ({ name: `${job.name}: ${s.name}`, where: s.says, go: `/bench/${job.id}/${s.id}` })),
+      ...stages.map((s) => ({
+        name: `${job.name}: ${s.name}`,
+        where: s.says,
+        go: `/bench/${job.id}/${s.id}`,
+      })),
     ]),
   ];
   const words = typed.toLowerCase().split(/\s+/);

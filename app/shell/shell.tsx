@@ -65,7 +65,10 @@ export function Shell() {
           <LineIcon />
           Line
         </NavLink>
-        <NavLink to={jobId ? `/bench/${jobId}` : first ? `/bench/${first.id}` : '/'} className={match ? 'active' : ''}>
+        <NavLink
+          to={jobId ? `/bench/${jobId}` : first ? `/bench/${first.id}` : '/'}
+          className={match ? 'active' : ''}
+        >
           <BenchIcon />
           Bench
         </NavLink>
@@ -99,14 +102,21 @@ export function Shell() {
           onClick={redo}
         />
         <FileMenu />
-        <Button icon={<SearchOutlined />} aria-label="Find" title="Find (Ctrl K)" onClick={() => setPanel('finder')} />
+        <Button
+          icon={<SearchOutlined />}
+          aria-label="Find"
+          title="Find (Ctrl K)"
+          onClick={() => setPanel('finder')}
+        />
         <Button aria-label="Keys" title="Keys (? on the stage)" onClick={() => setPanel('keys')}>
           ?
         </Button>
       </header>
       <div className="page">
         {notice && <Alert type="warning" showIcon closable title={notice} onClose={() => setNotice(null)} />}
-        <ErrorBoundary>{layout ? <Outlet /> : <p style={{ padding: 24 }}>Opening your layout…</p>}</ErrorBoundary>
+        <ErrorBoundary>
+          {layout ? <Outlet /> : <p style={{ padding: 24 }}>Opening your layout…</p>}
+        </ErrorBoundary>
       </div>
       <Suspense fallback={null}>
         {panel === 'finder' && <Finder onClose={() => setPanel(null)} />}

@@ -15,10 +15,7 @@ const onStage = [
 function Keys({ rows }: { readonly rows: readonly (readonly [string, string])[] }) {
   return (
     <dl className="keys">
-      {rows.map(([key, what]) => [
-        <dt key={key}>{key}</dt>,
-        <dd key={what}>{what}</dd>,
-      ])}
+      {rows.map(([key, what]) => [<dt key={key}>{key}</dt>, <dd key={what}>{what}</dd>])}
     </dl>
   );
 }

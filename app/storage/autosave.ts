@@ -2,7 +2,11 @@ import { useEffect, useState } from 'react';
 import { useLayoutStore } from '../store/layout-store';
 import { save } from './database';
 
-export type SaveState = { readonly kind: 'idle' } | { readonly kind: 'saving' } | { readonly kind: 'saved'; readonly at: Date } | { readonly kind: 'failed' };
+export type SaveState =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'saved'; readonly at: Date }
+  | { readonly kind: 'failed' };
 
 /** Pause after the last edit before it is written. */
 const QUIET_MS = 300;

@@ -35,7 +35,8 @@ export async function save(layout: Layout, savedAt: number): Promise<void> {
   const newest = snapshots[snapshots.length - 1];
   if (newest === undefined || savedAt - Number(newest.slice('snapshot '.length)) >= SNAPSHOT_EVERY_MS) {
     await store.put({ savedAt, layout }, `snapshot ${savedAt}`);
-    for (const old of snapshots.slice(0, Math.max(0, snapshots.length + 1 - MOST_SNAPSHOTS))) await store.delete(old);
+    for (const old of snapshots.slice(0, Math.max(0, snapshots.length + 1 - MOST_SNAPSHOTS)))
+      await store.delete(old);
   }
   await transaction.done;
 }

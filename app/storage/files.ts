@@ -3,7 +3,11 @@ import type { Layout } from '../../core/document/layout';
 
 /** Hands the layout to the person as a `.hazel.json` file. */
 export function exportLayout(layout: Layout): void {
-  const name = layout.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase() || 'layout';
+  const name =
+    layout.name
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, '')
+      .toLowerCase() || 'layout';
   const url = URL.createObjectURL(new Blob([writeLayout(layout)], { type: 'application/json' }));
   const link = document.createElement('a');
   link.href = url;

@@ -7,7 +7,8 @@ import type { Layout } from '../../core/document/layout';
 /** The demo layout, checked like any other file. */
 export function demoLayout(): Layout {
   const read = checkLayout(structuredClone(demo));
-  if (!read.ok) throw new Error(`the demo layout is broken: ${read.complaints[0].path} ${read.complaints[0].reason}`);
+  if (!read.ok)
+    throw new Error(`the demo layout is broken: ${read.complaints[0].path} ${read.complaints[0].reason}`);
   return read.layout;
 }
 
@@ -29,5 +30,7 @@ export async function openLastOrDemo(): Promise<string | null> {
   }
   const read = checkLayout(saved);
   useLayoutStore.getState().open(read.ok ? read.layout : demoLayout());
-  return read.ok ? null : `The saved layout could not be opened (${read.complaints[0].path}: ${read.complaints[0].reason}). The demo is shown instead.`;
+  return read.ok
+    ? null
+    : `The saved layout could not be opened (${read.complaints[0].path}: ${read.complaints[0].reason}). The demo is shown instead.`;
 }

@@ -37,7 +37,11 @@ export const useLayoutStore = create<LayoutStore>((set, get) => {
     const last = past[past.length - 1];
     const joined =
       entry.key !== null && last?.key === entry.key
-        ? { ...entry, patches: [...last.patches, ...entry.patches], inverse: [...entry.inverse, ...last.inverse] }
+        ? {
+            ...entry,
+            patches: [...last.patches, ...entry.patches],
+            inverse: [...entry.inverse, ...last.inverse],
+          }
         : null;
     const next = joined ? [...past.slice(0, -1), joined] : [...past, entry];
     set({ layout, past: next.slice(-MOST_ENTRIES), future: [], revision: revision + 1 });

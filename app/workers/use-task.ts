@@ -54,7 +54,12 @@ export function useTask<T>(
   inputs: readonly unknown[],
 ): TaskState<T> {
   const runner = useRef<StudyRunner | null>(null);
-  const [state, setState] = useState<{ answer: T | null; stale: boolean; failure: string | null; cancelled: boolean }>({
+  const [state, setState] = useState<{
+    answer: T | null;
+    stale: boolean;
+    failure: string | null;
+    cancelled: boolean;
+  }>({
     answer: null,
     stale: true,
     failure: null,
@@ -74,7 +79,12 @@ export function useTask<T>(
         (answer) => current && setState({ answer, stale: false, failure: null, cancelled: false }),
         (error: unknown) =>
           current &&
-          setState({ answer: null, stale: false, failure: error instanceof Error ? error.message : String(error), cancelled: false }),
+          setState({
+            answer: null,
+            stale: false,
+            failure: error instanceof Error ? error.message : String(error),
+            cancelled: false,
+          }),
       );
     }, QUIET_MS);
     return () => {

@@ -51,8 +51,13 @@ describe('the assembly', () => {
     fc.assert(
       fc.property(generatedLayout, (layout) => {
         const assembly = assembleCoach(layout, demoJob);
-        const known = new Set(assembly.parts.flatMap((p) => terminalsOf[p.kind].map((terminal) => terminalKey({ part: p.id, terminal }))));
-        for (const l of assembly.leads) for (const t of [l.from, l.to]) expect(known).toContain(terminalKey(t));
+        const known = new Set(
+          assembly.parts.flatMap((p) =>
+            terminalsOf[p.kind].map((terminal) => terminalKey({ part: p.id, terminal })),
+          ),
+        );
+        for (const l of assembly.leads)
+          for (const t of [l.from, l.to]) expect(known).toContain(terminalKey(t));
         const unjoined = Object.values(layout.jobs[demoJob].lamps).filter((l) => l.groupId === null).length;
         const joined = Object.keys(layout.jobs[demoJob].lamps).length - unjoined;
         if (joined > 0) expect(looseTerminals(assembly)).toHaveLength(unjoined);
@@ -84,17 +89,27 @@ describe('faults are edits of the assembly', () => {
   });
   test('a cold joint puts its resistance between two nets', () => {
     const lead = whole.leads.find((l) => l.to.part === 'charge')!;
-    const { netlist } = lower(withFault(whole, { kind: 'cold-joint', lead: lead.id, ohms: 50 }), layout.supplies.track);
+    const { netlist } = lower(
+      withFault(whole, { kind: 'cold-joint', lead: lead.id, ohms: 50 }),
+      layout.supplies.track,
+    );
     expect(netlist.elements.filter((e) => e.kind === 'resistor' && e.ohms === 50)).toHaveLength(1);
   });
   test('what an open lead cuts off from the supply is left out, not guessed', () => {
     const lonely = whole.leads
-      .filter((l) => [l.from.part, l.to.part].includes('lamp-lamp-7') || [l.from.part, l.to.part].includes('resistor-lamp-7'))
+      .filter(
+        (l) =>
+          [l.from.part, l.to.part].includes('lamp-lamp-7') ||
+          [l.from.part, l.to.part].includes('resistor-lamp-7'),
+      )
       .reduce((a, l) => withFault(a, { kind: 'open', lead: l.id }), whole);
     expect(lower(lonely, layout.supplies.track).leftOut).toEqual(['resistor-lamp-7', 'lamp-lamp-7']);
   });
   test('a wrong value is the value in the netlist', () => {
-    const { netlist } = lower(withFault(whole, { kind: 'wrong-value', part: 'charge', ohms: 10 }), layout.supplies.track);
+    const { netlist } = lower(
+      withFault(whole, { kind: 'wrong-value', part: 'charge', ohms: 10 }),
+      layout.supplies.track,
+    );
     expect(netlist.elements.find((e) => e.id === 'r_charge')).toMatchObject({ ohms: 10 });
   });
 });

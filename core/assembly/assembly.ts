@@ -19,9 +19,21 @@ export type Part = PartBase &
   (
     | { readonly kind: 'rails'; readonly supplyId: string }
     | { readonly kind: 'bridge'; readonly diode: 'silicon' | 'schottky' }
-    | { readonly kind: 'resistor'; readonly ohms: number; readonly ratedWatts: number; readonly role: 'charge' | 'each' | 'shared' }
+    | {
+        readonly kind: 'resistor';
+        readonly ohms: number;
+        readonly ratedWatts: number;
+        readonly role: 'charge' | 'each' | 'shared';
+      }
     | { readonly kind: 'electrolytic'; readonly farads: number; readonly ratedVolts: number }
-    | { readonly kind: 'lamp'; readonly led: string; readonly placeMillimetres: number; readonly number: number; readonly lampId: string; readonly groupId: string | null }
+    | {
+        readonly kind: 'lamp';
+        readonly led: string;
+        readonly placeMillimetres: number;
+        readonly number: number;
+        readonly lampId: string;
+        readonly groupId: string | null;
+      }
   );
 export type PartKind = Part['kind'];
 
@@ -77,7 +89,8 @@ export function netsOf(assembly: Assembly): Map<string, string> {
     if (lead.jointOhms > 0) continue;
     const [a, b] = [find(terminalKey(lead.from)), find(terminalKey(lead.to))];
     // The part placed first names the net.
-    if (a !== b) parent.set(order.indexOf(a) < order.indexOf(b) ? b : a, order.indexOf(a) < order.indexOf(b) ? a : b);
+    if (a !== b)
+      parent.set(order.indexOf(a) < order.indexOf(b) ? b : a, order.indexOf(a) < order.indexOf(b) ? a : b);
   }
   return new Map(order.map((key) => [key, find(key)]));
 }

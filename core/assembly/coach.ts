@@ -26,7 +26,13 @@ export function assembleCoach(layout: Layout, jobId: string): Assembly {
   const { rectifier, chargeResistor, reservoir } = job.conditioning;
   if (rectifier !== 'none') {
     const diode = rectifier === 'silicon-bridge' ? 'silicon' : 'schottky';
-    parts.push({ id: 'bridge', kind: 'bridge', label: 'Bridge', diode, path: at('conditioning', 'rectifier') });
+    parts.push({
+      id: 'bridge',
+      kind: 'bridge',
+      label: 'Bridge',
+      diode,
+      path: at('conditioning', 'rectifier'),
+    });
     wire(plus, t('bridge', 'right'), 'red');
     wire(minus, t('bridge', 'left'), 'black');
     plus = t('bridge', 'plus');

@@ -51,7 +51,12 @@ export function fuse(elements: readonly Element[]): Fused {
   const taken = new Set<Element>();
 
   /** What goes on from an inner node, when it can be part of the chain. */
-  const onward = (node: string, from: Element, model: JunctionModel, downstream: boolean): ChainMember | null => {
+  const onward = (
+    node: string,
+    from: Element,
+    model: JunctionModel,
+    downstream: boolean,
+  ): ChainMember | null => {
     if (node === GROUND) return null;
     const here = touching.get(node)!;
     if (here.length !== 2) return null;
@@ -73,13 +78,13 @@ export function fuse(elements: readonly Element[]): Fused {
     taken.add(diode);
     const ends = { up: diode.a, down: diode.b };
     if (diode.a !== diode.b) {
-      for (let m = onward(ends.down, diode, diode.model, true); m; ) {
+      for (let m = onward(ends.down, diode, diode.model, true); m;) {
         members.push(m);
         taken.add(m.element);
         ends.down = m.along ? m.element.b : m.element.a;
         m = onward(ends.down, m.element, diode.model, true);
       }
-      for (let m = onward(ends.up, diode, diode.model, false); m; ) {
+      for (let m = onward(ends.up, diode, diode.model, false); m;) {
         members.unshift(m);
         taken.add(m.element);
         ends.up = m.along ? m.element.a : m.element.b;

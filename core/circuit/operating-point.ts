@@ -1,6 +1,7 @@
 import { CircuitError } from './error';
 import type { Plan } from './plan';
-import { STATIC_TOLERANCE, System } from './system';
+import type { System } from './system';
+import { STATIC_TOLERANCE } from './system';
 
 /**
  * Solves the circuit at rest, with the sources as they stand at a moment: directly, else by taking

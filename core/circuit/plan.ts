@@ -82,8 +82,10 @@ function refusal(e: Element): string | null {
       const m = e.model;
       if (!positive(m.saturationAmps)) return `a saturation current of ${m.saturationAmps} A`;
       if (!positive(m.emission)) return `an emission coefficient of ${m.emission}`;
-      if (!(m.seriesOhms >= 0 && Number.isFinite(m.seriesOhms))) return `a series resistance of ${m.seriesOhms} ohm`;
-      if (m.breakdownVolts !== undefined && !positive(m.breakdownVolts)) return `a breakdown at ${m.breakdownVolts} V`;
+      if (!(m.seriesOhms >= 0 && Number.isFinite(m.seriesOhms)))
+        return `a series resistance of ${m.seriesOhms} ohm`;
+      if (m.breakdownVolts !== undefined && !positive(m.breakdownVolts))
+        return `a breakdown at ${m.breakdownVolts} V`;
       if (m.breakdownAmps !== undefined && !positive(m.breakdownAmps)) {
         return `a breakdown current of ${m.breakdownAmps} A`;
       }
@@ -127,9 +129,7 @@ export function compile(netlist: Netlist): Plan {
   for (const e of [...rest, ...chains]) {
     for (const node of [e.a, e.b]) if (node !== GROUND && !index.has(node)) index.set(node, index.size);
   }
-  const links = rest.filter(
-    (e) => e.kind === 'voltage' || (e.kind === 'resistor' && e.ohms === 0),
-  );
+  const links = rest.filter((e) => e.kind === 'voltage' || (e.kind === 'resistor' && e.ohms === 0));
   const caps = rest.filter((e) => e.kind === 'capacitor');
   const coils = rest.filter((e) => e.kind === 'inductor');
   const states = [...caps, ...coils];

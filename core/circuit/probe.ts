@@ -34,8 +34,7 @@ function nodeOf(plan: Plan, name: string): number | Probe {
         ohms += element.kind === 'resistor' ? element.ohms : element.model.seriesOhms;
         if (element.kind === 'diode') junctions++;
       }
-      return (system) =>
-        system.x[a[k]] - junctions * system.junctionVolts(k) - ohms * system.branchAmps(k);
+      return (system) => system.x[a[k]] - junctions * system.junctionVolts(k) - ohms * system.branchAmps(k);
     }
   }
   throw new RangeError(`there is no node ${name}`);

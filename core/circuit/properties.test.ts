@@ -32,10 +32,24 @@ const circuit = (nonlinear: boolean): fc.Arbitrary<Netlist> =>
     .map(({ tree, parents, extra, source, diodes }) => ({
       title: 'generated',
       elements: [
-        ...tree.map((value, i): Element => ({ kind: 'resistor', id: `rt${i}`, a: nodes[i + 1], b: nodes[parents[i]], ohms: value })),
+        ...tree.map((value, i): Element => ({
+          kind: 'resistor',
+          id: `rt${i}`,
+          a: nodes[i + 1],
+          b: nodes[parents[i]],
+          ohms: value,
+        })),
         ...extra.map(([a, b, value], i): Element => ({ kind: 'resistor', id: `rx${i}`, a, b, ohms: value })),
-        { kind: 'voltage', id: 'v1', a: source[0], b: '0', wave: { kind: 'dc', level: source[1] } } satisfies Element,
-        ...diodes.filter(([a, b]) => a !== b).map(([a, b, model], i): Element => ({ kind: 'diode', id: `d${i}`, a, b, model })),
+        {
+          kind: 'voltage',
+          id: 'v1',
+          a: source[0],
+          b: '0',
+          wave: { kind: 'dc', level: source[1] },
+        } satisfies Element,
+        ...diodes
+          .filter(([a, b]) => a !== b)
+          .map(([a, b, model], i): Element => ({ kind: 'diode', id: `d${i}`, a, b, model })),
       ],
     }));
 
@@ -104,7 +118,9 @@ describe('properties of every solved circuit', () => {
         });
         const given = -volt * amps;
         for (const p of power) expect(p).toBeGreaterThanOrEqual(-1e-9 * Math.max(1, given));
-        expect(Math.abs(power.reduce((a, b) => a + b, 0) - given)).toBeLessThanOrEqual(1e-6 * Math.abs(given) + 1e-9);
+        expect(Math.abs(power.reduce((a, b) => a + b, 0) - given)).toBeLessThanOrEqual(
+          1e-6 * Math.abs(given) + 1e-9,
+        );
       }),
       { numRuns: 100 },
     );
@@ -123,7 +139,8 @@ describe('properties of every solved circuit', () => {
                 : e,
           ),
         };
-        const amps = (n: Netlist): number[] => operatingPoint(n, (p) => n.elements.map((e) => currentProbe(p, e.id)));
+        const amps = (n: Netlist): number[] =>
+          operatingPoint(n, (p) => n.elements.map((e) => currentProbe(p, e.id)));
         const [one, two] = [amps(netlist), amps(scaled)];
         const scale = Math.max(...one.map(Math.abs));
         one.forEach((i, n) => expect(Math.abs(i - two[n])).toBeLessThanOrEqual(1e-9 * scale + 1e-15));
@@ -135,7 +152,10 @@ describe('properties of every solved circuit', () => {
   test('chains of diodes and resistors, fused, carry what they carry apart', () => {
     // The same string twice: once bare, once with a tap on every joint that keeps it from being fused.
     const string = (tap: number | null): Netlist => {
-      const taps = tap === null ? [] : ['b', 'c'].map((n): Element => ({ kind: 'resistor', id: `tap${n}`, a: n, b: '0', ohms: tap }));
+      const taps =
+        tap === null
+          ? []
+          : ['b', 'c'].map((n): Element => ({ kind: 'resistor', id: `tap${n}`, a: n, b: '0', ohms: tap }));
       return {
         title: 'string',
         elements: [
@@ -147,7 +167,13 @@ describe('properties of every solved circuit', () => {
         ],
       };
     };
-    const read = (n: Netlist): number[] => operatingPoint(n, (p) => [currentProbe(p, 'd1'), voltageProbe(p, 'b'), voltageProbe(p, 'c'), currentProbe(p, 'r1')]);
+    const read = (n: Netlist): number[] =>
+      operatingPoint(n, (p) => [
+        currentProbe(p, 'd1'),
+        voltageProbe(p, 'b'),
+        voltageProbe(p, 'c'),
+        currentProbe(p, 'r1'),
+      ]);
     const [bare, tapped] = [read(string(null)), read(string(1e12))];
     bare.forEach((figure, i) => expect(figure / tapped[i]).toBeCloseTo(1, 6));
     expect(compile(string(null)).nodes).toEqual(['a']);
@@ -179,10 +205,14 @@ describe('what cannot be solved is refused by name', () => {
     expect([...e.elements].sort()).toEqual(['v1', 'v2']);
   });
   test('a coil across a source, at rest', () => {
-    expect(refused(source, { kind: 'inductor', id: 'l1', a: 'a', b: '0', henries: 1 }).elements).toContain('l1');
+    expect(refused(source, { kind: 'inductor', id: 'l1', a: 'a', b: '0', henries: 1 }).elements).toContain(
+      'l1',
+    );
   });
   test('nothing on ground', () => {
-    expect(refused({ ...source, b: 'b' }, { kind: 'resistor', id: 'r1', a: 'a', b: 'b', ohms: 1 }).kind).toMatch(/no-ground|floating-node/);
+    expect(
+      refused({ ...source, b: 'b' }, { kind: 'resistor', id: 'r1', a: 'a', b: 'b', ohms: 1 }).kind,
+    ).toMatch(/no-ground|floating-node/);
   });
   test('figures no part can have, and names given twice', () => {
     const r: Element = { kind: 'resistor', id: 'r1', a: 'a', b: '0', ohms: -1 };
@@ -203,12 +233,16 @@ describe('waves', () => {
   });
   test('corners of any periodic wave always lie ahead', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 5, noNaN: true }), fc.stringMatching(/^[01]{1,12}$/), (t, bits) => {
-        const s = signalOf({ kind: 'dcc', amplitude: 1, bits, oneHalf: 58e-6, zeroHalf: 100e-6 });
-        const next = s.nextCorner(t);
-        expect(next).toBeGreaterThan(t);
-        expect(next - t).toBeLessThan(101e-6);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        fc.stringMatching(/^[01]{1,12}$/),
+        (t, bits) => {
+          const s = signalOf({ kind: 'dcc', amplitude: 1, bits, oneHalf: 58e-6, zeroHalf: 100e-6 });
+          const next = s.nextCorner(t);
+          expect(next).toBeGreaterThan(t);
+          expect(next - t).toBeLessThan(101e-6);
+        },
+      ),
     );
   });
 });

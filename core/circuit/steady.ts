@@ -51,7 +51,8 @@ export function commonPeriod(plan: Plan): number {
       continue;
     }
     let laps = 1;
-    while (laps <= 500 && Math.abs((common * laps) / period - Math.round((common * laps) / period)) > 1e-7) laps++;
+    while (laps <= 500 && Math.abs((common * laps) / period - Math.round((common * laps) / period)) > 1e-7)
+      laps++;
     if (laps > 500) {
       const ids = named.map((s) => s.id);
       throw new CircuitError('no-convergence', `${ids.join(', ')} have no common period`, ids);

@@ -7,7 +7,7 @@ class Groups {
   find(name: string): string {
     let root = name;
     for (let up = this.parent.get(root); up !== undefined; up = this.parent.get(root)) root = up;
-    for (let at = name; at !== root; ) {
+    for (let at = name; at !== root;) {
       const next = this.parent.get(at)!;
       this.parent.set(at, root);
       at = next;
@@ -41,7 +41,7 @@ function loopOf(tree: readonly Element[], closing: Element): Element[] {
     }
   }
   const loop = [closing];
-  for (let at = closing.b; at !== closing.a; ) {
+  for (let at = closing.b; at !== closing.a;) {
     const step = from.get(at);
     if (!step) break;
     loop.push(step.by);

@@ -124,7 +124,9 @@ export class System {
     }
     this.switchStamps = new Int32Array(4 * switches.ids.length);
     switches.ids.forEach((_, k) => {
-      this.conductanceSlots(switches.a[k], switches.b[k]).forEach((s, i) => (this.switchStamps[4 * k + i] = s));
+      this.conductanceSlots(switches.a[k], switches.b[k]).forEach(
+        (s, i) => (this.switchStamps[4 * k + i] = s),
+      );
     });
   }
 
@@ -148,7 +150,6 @@ export class System {
     const { unknowns } = plan;
     const nodeCount = plan.nodes.length;
     const switched = this.switchStamps.length > 0;
-    this.innerLost = false;
     this.buildRight(span);
     if (!tangentsHeld) {
       for (let k = 0; k < nonlinear; k++) this.linearise(k, x[endA[k]] - x[endB[k]], NaN, 0);
@@ -187,6 +188,7 @@ export class System {
       }
       let greatest = 0;
       let worst = 0;
+      this.innerLost = false;
       for (let k = 0; k < nonlinear; k++) {
         const across = x[endA[k]] - x[endB[k]];
         const assumed = offset[k] + siemens[k] * across;
@@ -196,7 +198,8 @@ export class System {
         const miss = Math.abs(Math.abs(assumed) - now) - tolerance.relative * now;
         if (!(miss <= worst)) worst = miss;
       }
-      if (settled && !this.innerLost && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest) return true;
+      if (settled && !this.innerLost && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest)
+        return true;
     }
     return false;
   }
@@ -328,7 +331,8 @@ export class System {
     const count = junctions.count[k];
     const critical = junctions.critical[k];
     let volts = this.inner[k];
-    if (across < count * critical && across > -count * anchor && volts > across / count) volts = across / count;
+    if (across < count * critical && across > -count * anchor && volts > across / count)
+      volts = across / count;
     for (let i = 0; i < 60; i++) {
       junctionCurrent(volts, is, slope, anchor, law);
       const step = (count * volts + ohms * law[0] - across) / (count + ohms * law[1]);
@@ -363,7 +367,8 @@ export class System {
     const { states } = plan;
     if (!this.still) {
       for (let k = 0; k < states.branch.length; k++) {
-        base[this.ownSlots[k]] -= k < states.capacitors ? span / states.capacity[k] : states.capacity[k] / span;
+        base[this.ownSlots[k]] -=
+          k < states.capacitors ? span / states.capacity[k] : states.capacity[k] / span;
       }
     }
     this.span = span;

@@ -5,19 +5,40 @@ import { voltageProbe } from './probe';
 import { transientOf, type Step } from './transient';
 import type { Element, Netlist } from './netlist';
 
-const lamp: Element = { kind: 'diode', id: 'd1', a: 'x', b: '0', model: { saturationAmps: 2e-18, emission: 3, seriesOhms: 8 } };
+const lamp: Element = {
+  kind: 'diode',
+  id: 'd1',
+  a: 'x',
+  b: '0',
+  model: { saturationAmps: 2e-18, emission: 3, seriesOhms: 8 },
+};
 const coach: Netlist = {
   title: 'half-wave coach on DCC',
   elements: [
-    { kind: 'voltage', id: 'v1', a: 'a', b: '0', wave: { kind: 'dcc', amplitude: 14, bits: '110', oneHalf: 58e-6, zeroHalf: 100e-6 } },
-    { kind: 'diode', id: 'd0', a: 'a', b: 'p', model: { saturationAmps: 5e-9, emission: 1.75, seriesOhms: 0.05 } },
+    {
+      kind: 'voltage',
+      id: 'v1',
+      a: 'a',
+      b: '0',
+      wave: { kind: 'dcc', amplitude: 14, bits: '110', oneHalf: 58e-6, zeroHalf: 100e-6 },
+    },
+    {
+      kind: 'diode',
+      id: 'd0',
+      a: 'a',
+      b: 'p',
+      model: { saturationAmps: 5e-9, emission: 1.75, seriesOhms: 0.05 },
+    },
     { kind: 'resistor', id: 'rc', a: 'p', b: 'q', ohms: 47 },
     { kind: 'capacitor', id: 'c1', a: 'q', b: '0', farads: 10e-6 },
     { kind: 'resistor', id: 'r1', a: 'q', b: 'x', ohms: 1000 },
     lamp,
   ],
 };
-const start = (relative?: number) => transientOf(coach, { stop: 0.02, longestStep: 1e-4, start: 'given', relative }, (p) => [voltageProbe(p, 'q')]);
+const start = (relative?: number) =>
+  transientOf(coach, { stop: 0.02, longestStep: 1e-4, start: 'given', relative }, (p) => [
+    voltageProbe(p, 'q'),
+  ]);
 
 describe('a run', () => {
   test('twice the same, bit for bit', () => {
@@ -31,7 +52,8 @@ describe('a run', () => {
     const run = start();
     let end = 0;
     const edges: number[] = [];
-    for (let lap = 0, t = 0; t < 0.02; lap++) for (const half of [58e-6, 58e-6, 58e-6, 58e-6, 100e-6, 100e-6]) edges.push((t += half));
+    for (let lap = 0, t = 0; t < 0.02; lap++)
+      for (const half of [58e-6, 58e-6, 58e-6, 58e-6, 100e-6, 100e-6]) edges.push((t += half));
     run.onStep = (step: Step) => {
       expect(step.from).toBe(end);
       expect(step.to).toBeGreaterThan(step.from);
@@ -68,12 +90,23 @@ describe('a run', () => {
       title: 'cut',
       elements: [
         { kind: 'voltage', id: 'v1', a: 'a', b: '0', wave: { kind: 'dc', level: 12 } },
-        { kind: 'switch', id: 's1', a: 'a', b: 'q', onOhms: 0.1, offOhms: 1e9, closed: true, toggleSeconds: [0.01] },
+        {
+          kind: 'switch',
+          id: 's1',
+          a: 'a',
+          b: 'q',
+          onOhms: 0.1,
+          offOhms: 1e9,
+          closed: true,
+          toggleSeconds: [0.01],
+        },
         { kind: 'capacitor', id: 'c1', a: 'q', b: '0', farads: 1e-4 },
         { kind: 'resistor', id: 'r1', a: 'q', b: '0', ohms: 1000 },
       ],
     };
-    const run = transientOf(cut, { stop: 0.11, longestStep: 0.01, start: 'rest' }, (p) => [voltageProbe(p, 'q')]);
+    const run = transientOf(cut, { stop: 0.11, longestStep: 0.01, start: 'rest' }, (p) => [
+      voltageProbe(p, 'q'),
+    ]);
     let before = 0;
     run.onStep = (step) => {
       if (step.to <= 0.01) before = step.after[0];
@@ -84,6 +117,8 @@ describe('a run', () => {
   });
   test('a source loop is refused before it starts', () => {
     const loop: Netlist = { title: '', elements: [coach.elements[0], { ...coach.elements[0], id: 'v2' }] };
-    expect(() => transientOf(loop, { stop: 1, longestStep: 1, start: 'given' }, () => [])).toThrow(CircuitError);
+    expect(() => transientOf(loop, { stop: 1, longestStep: 1, start: 'given' }, () => [])).toThrow(
+      CircuitError,
+    );
   });
 });

@@ -59,7 +59,9 @@ export interface Step {
 
 /** Charges or fluxes a plan starts from by its stated initial conditions; zero where none is given. */
 export function givenStates(plan: Plan): Float64Array {
-  return plan.states.initial.map((initial, s) => (Number.isNaN(initial) ? 0 : initial * plan.states.capacity[s]));
+  return plan.states.initial.map((initial, s) =>
+    Number.isNaN(initial) ? 0 : initial * plan.states.capacity[s],
+  );
 }
 
 /**
@@ -173,7 +175,9 @@ export class Transient {
       system.past.set(this.stored);
       if (!system.solve(this.tiny(), 0, RUN_TOLERANCE)) throw this.lost();
     } else {
-      this.stored.set(options.start === 'given' ? givenStates(plan) : Float64Array.from(options.start.stored));
+      this.stored.set(
+        options.start === 'given' ? givenStates(plan) : Float64Array.from(options.start.stored),
+      );
       this.settleFresh();
     }
     this.readInto(this.step.after, 0);
@@ -293,7 +297,8 @@ export class Transient {
     step.to = end;
     const decay = Math.exp(-h / this.memory);
     for (let s = 0; s < this.stored.length; s++) {
-      this.usual[s] += (1 - decay) * ((Math.abs(this.rates[s]) + Math.abs(this.endRates[s])) / 2 - this.usual[s]);
+      this.usual[s] +=
+        (1 - decay) * ((Math.abs(this.rates[s]) + Math.abs(this.endRates[s])) / 2 - this.usual[s]);
       this.stored[s] = this.endStored[s];
       this.rates[s] = this.endRates[s];
       this.scales[s] = Math.max(this.scales[s] * decay, Math.abs(this.rates[s]));

@@ -184,9 +184,7 @@ export function signalOf(wave: Wave): Signal {
     case 'sine':
       return wave.hertz > 0 ? sine(wave) : constant(wave.offset);
     case 'pwl':
-      return wave.points.length === 1
-        ? constant(wave.points[0][1])
-        : lines(wave.points, 0, wave.repeatFrom);
+      return wave.points.length === 1 ? constant(wave.points[0][1]) : lines(wave.points, 0, wave.repeatFrom);
     case 'dcc':
       return lines(dccCorners(wave), 0, 0);
     case 'pulse': {

@@ -43,15 +43,43 @@ describe('the file', () => {
     ['cut off', writeLayout(demo()).slice(0, 700), /cut off/],
     ['a list', '[]', /does not hold a layout/],
     ['a number', '7', /does not hold a layout/],
-    ['another format', '{"format":"something-else","version":1}', /format: this is not a Hazel Spark layout: its format is “"something-else"”/],
+    [
+      'another format',
+      '{"format":"something-else","version":1}',
+      /format: this is not a Hazel Spark layout: its format is “"something-else"”/,
+    ],
     ['no version', '{"format":"hazel-spark-layout"}', /version is missing/],
     ['a newer version', altered((l) => Object.assign(l, { version: 99 })), /newer Hazel Spark \(version 99/],
-    ['a bad figure', altered((l) => Object.assign(l.jobs[demoJob].groups.roof, { ohms: -3 })), /jobs\.compartment-coach\.groups\.roof\.ohms/],
-    ['a figure as text', altered((l) => Object.assign(l.supplies.track, { amplitudeVolts: '15' })), /supplies\.track\.amplitudeVolts/],
-    ['no such supply', altered((l) => Object.assign(l.jobs[demoJob], { supplyId: 'ghost' })), /supplyId: there is no supply “ghost”/],
-    ['no such group', altered((l) => Object.assign(l.jobs[demoJob].lamps['lamp-2'], { groupId: 'x' })), /lamps\.lamp-2\.groupId/],
-    ['no such lamp', altered((l) => Object.assign(l.jobs[demoJob].lamps['lamp-2'], { part: 'toString' })), /no lamp type “toString”/],
-    ['nested without end', `{"format":"hazel-spark-layout","version":1,"x":${'['.repeat(5000)}${']'.repeat(5000)}}`, /nested deeper/],
+    [
+      'a bad figure',
+      altered((l) => Object.assign(l.jobs[demoJob].groups.roof, { ohms: -3 })),
+      /jobs\.compartment-coach\.groups\.roof\.ohms/,
+    ],
+    [
+      'a figure as text',
+      altered((l) => Object.assign(l.supplies.track, { amplitudeVolts: '15' })),
+      /supplies\.track\.amplitudeVolts/,
+    ],
+    [
+      'no such supply',
+      altered((l) => Object.assign(l.jobs[demoJob], { supplyId: 'ghost' })),
+      /supplyId: there is no supply “ghost”/,
+    ],
+    [
+      'no such group',
+      altered((l) => Object.assign(l.jobs[demoJob].lamps['lamp-2'], { groupId: 'x' })),
+      /lamps\.lamp-2\.groupId/,
+    ],
+    [
+      'no such lamp',
+      altered((l) => Object.assign(l.jobs[demoJob].lamps['lamp-2'], { part: 'toString' })),
+      /no lamp type “toString”/,
+    ],
+    [
+      'nested without end',
+      `{"format":"hazel-spark-layout","version":1,"x":${'['.repeat(5000)}${']'.repeat(5000)}}`,
+      /nested deeper/,
+    ],
   ])('%s is refused whole, with path and reason', (_, text, why) => {
     expect(refusal(text)).toMatch(why);
   });
@@ -65,7 +93,9 @@ describe('the file', () => {
     if (read.ok) expect(Object.keys(read.layout.jobs).length).toBeLessThanOrEqual(1);
   });
   test('the published schema is the one in force', () => {
-    const published = JSON.parse(readFileSync(new URL('../../docs/schema/layout.schema.json', import.meta.url), 'utf8'));
+    const published = JSON.parse(
+      readFileSync(new URL('../../docs/schema/layout.schema.json', import.meta.url), 'utf8'),
+    );
     expect(jsonSchema()).toEqual(published);
   });
   test('what is stored by the browser is checked like a file', () => {
@@ -85,7 +115,10 @@ describe('changes', () => {
     expect(patched(before, made.patches)).toEqual(made.layout);
   });
   test('a change whose path has gone says so', () => {
-    const { patches } = change(demo(), (draft) => void (draft.jobs[demoJob].conditioning.reservoir!.ratedVolts = 35));
+    const { patches } = change(
+      demo(),
+      (draft) => void (draft.jobs[demoJob].conditioning.reservoir!.ratedVolts = 35),
+    );
     const { layout } = change(demo(), (draft) => void (draft.jobs[demoJob].conditioning.reservoir = null));
     expect(() => patched(layout, patches)).toThrow(/reservoir\.ratedVolts is no longer there/);
   });

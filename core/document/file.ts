@@ -48,9 +48,11 @@ export function readLayout(text: string): ReadLayout {
 
 /** The same for a value already parsed. */
 export function checkLayout(raw: unknown): ReadLayout {
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return refuse('the file does not hold a layout');
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+    return refuse('the file does not hold a layout');
   const { format, version } = raw as { format?: unknown; version?: unknown };
-  if (format !== FORMAT) return refuse(`this is not a Hazel Spark layout: its format is ${quoted(format)}`, 'format');
+  if (format !== FORMAT)
+    return refuse(`this is not a Hazel Spark layout: its format is ${quoted(format)}`, 'format');
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
     return refuse(`its version is ${quoted(version)}, not a whole number from 1`, 'version');
   }
@@ -78,7 +80,8 @@ export function checkLayout(raw: unknown): ReadLayout {
   return { ok: true, layout: parsed.data, migratedFrom: version < VERSION ? version : null };
 }
 
-const quoted = (value: unknown): string => (value === undefined ? 'missing' : `“${String(JSON.stringify(value)).slice(0, 40)}”`);
+const quoted = (value: unknown): string =>
+  value === undefined ? 'missing' : `“${String(JSON.stringify(value)).slice(0, 40)}”`;
 
 /** Writes a layout as a file's text. */
 export function writeLayout(layout: Layout): string {

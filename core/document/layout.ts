@@ -28,7 +28,9 @@ export type Layout = z.infer<typeof layoutRecord>;
 export type Job = Layout['jobs'][string];
 
 /** Entries of a record in the order the person put them. */
-export function inOrder<T extends { readonly order: number }>(record: Readonly<Record<string, T>>): (T & { readonly id: string })[] {
+export function inOrder<T extends { readonly order: number }>(
+  record: Readonly<Record<string, T>>,
+): (T & { readonly id: string })[] {
   return Object.entries(record)
     .map(([id, entry]) => ({ ...entry, id }))
     .sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
@@ -43,10 +45,16 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
     }
     for (const [lampId, lamp] of Object.entries(job.lamps)) {
       if (!Object.hasOwn(leds, lamp.part)) {
-        broken.push({ path: ['jobs', jobId, 'lamps', lampId, 'part'], reason: `there is no lamp type “${lamp.part}”` });
+        broken.push({
+          path: ['jobs', jobId, 'lamps', lampId, 'part'],
+          reason: `there is no lamp type “${lamp.part}”`,
+        });
       }
       if (lamp.groupId !== null && !Object.hasOwn(job.groups, lamp.groupId)) {
-        broken.push({ path: ['jobs', jobId, 'lamps', lampId, 'groupId'], reason: `there is no group “${lamp.groupId}”` });
+        broken.push({
+          path: ['jobs', jobId, 'lamps', lampId, 'groupId'],
+          reason: `there is no group “${lamp.groupId}”`,
+        });
       }
     }
   }

@@ -35,6 +35,11 @@ export function checkBench(bench: Bench, pace: Pace = 'all', known: Partial<Stud
 }
 
 /** Lays a job out and judges it. */
-export function checkJob(layout: Layout, jobId: string, faults: readonly Fault[] = [], pace: Pace = 'all'): Finding[] {
+export function checkJob(
+  layout: Layout,
+  jobId: string,
+  faults: readonly Fault[] = [],
+  pace: Pace = 'all',
+): Finding[] {
   return checkBench(benchOf(layout, jobId, faults), pace);
 }

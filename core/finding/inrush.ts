@@ -37,7 +37,8 @@ export const inrush = rule({
         remedies: rectified
           ? remedy(`Fit a charge resistor of ${formatQuantity(ohms, 'ohm')}`, bench, steady, (draft) => {
               const { conditioning } = draft.jobs[jobId];
-              if (conditioning.chargeResistor) conditioning.chargeResistor.ohms = Math.max(ohms, conditioning.chargeResistor.ohms);
+              if (conditioning.chargeResistor)
+                conditioning.chargeResistor.ohms = Math.max(ohms, conditioning.chargeResistor.ohms);
               else conditioning.chargeResistor = { ohms, ratedWatts: 0.25 };
               return true;
             })

@@ -15,7 +15,8 @@ export const lampCurrent = rule({
       if (groupId === null) continue;
       const members = steady.lamps.filter((l) => bench.job.lamps[l.lampId].groupId === groupId);
       const most = (l: (typeof members)[number]): number => leds[bench.job.lamps[l.lampId].part].greatestAmps;
-      const longLife = (l: (typeof members)[number]): number => most(l) * leds[bench.job.lamps[l.lampId].part].longLifeShare;
+      const longLife = (l: (typeof members)[number]): number =>
+        most(l) * leds[bench.job.lamps[l.lampId].part].longLifeShare;
       const over = members.filter((l) => l.amps.greatest > most(l));
       const warm = members.filter((l) => l.amps.mean > longLife(l));
       const stop = over.length > 0;

@@ -12,7 +12,8 @@ export const looseLead = rule({
     return looseTerminals(assembly).flatMap((terminal) => {
       const part = assembly.parts.find((p) => p.id === terminal.part)!;
       // Without lamps the feed ends where the first lamp will go: nothing is wrong yet.
-      if (part.kind !== 'lamp' && !assembly.parts.some((p) => p.kind === 'lamp' && p.groupId !== null)) return [];
+      if (part.kind !== 'lamp' && !assembly.parts.some((p) => p.kind === 'lamp' && p.groupId !== null))
+        return [];
       const group = inOrder(job.groups)[0];
       const lamp = part.kind === 'lamp' && part.groupId === null ? part : null;
       return [

@@ -24,7 +24,8 @@ export const noCurrentLimit = rule({
           severity: 'stop' as const,
           title: 'Nothing limits the current',
           sentence: `${lampNames(members.map((l) => l.number))} would draw ${formatQuantity(amps, 'amp')} each, ${formatQuantity(limit, 'amp')} being the most, with no resistor anywhere.`,
-          reason: 'Above its forward voltage a lamp takes whatever the supply can give. A resistor decides how much.',
+          reason:
+            'Above its forward voltage a lamp takes whatever the supply can give. A resistor decides how much.',
           paths: [['jobs', bench.jobId, 'groups', group.id, 'drive']],
           terminals: members.map((l) => ({ part: l.part, terminal: 'anode' })),
           figures: { amps, limitAmps: limit },

@@ -7,28 +7,30 @@ import { rules } from './rules';
 
 const cured = new Map<string, number>();
 
-test(
-  'every remedy, applied to a generated job, clears its finding and adds nothing to stop for',
-  () => {
-    fc.assert(
-      fc.property(generatedLayout, (layout) => {
-        const before = checkJob(layout, demoJob);
-        const stops = new Set(before.filter((f) => f.severity === 'stop').map((f) => f.id));
-        for (const finding of before) {
-          for (const remedy of finding.remedies) {
-            const after = checkJob(patched(layout, remedy.patches), demoJob);
-            const left = after.find((f) => f.id === finding.id);
-            expect(left, `${finding.id}: ${remedy.label}\n${finding.sentence}\nstill: ${left?.sentence ?? ''}`).toBeUndefined();
-            const added = after.filter((f) => f.severity === 'stop' && !stops.has(f.id));
-            expect(added.map((f) => `${f.id}: ${f.sentence}`), `${finding.id}: ${remedy.label}`).toEqual([]);
-            cured.set(finding.rule, (cured.get(finding.rule) ?? 0) + 1);
-          }
+test('every remedy, applied to a generated job, clears its finding and adds nothing to stop for', () => {
+  fc.assert(
+    fc.property(generatedLayout, (layout) => {
+      const before = checkJob(layout, demoJob);
+      const stops = new Set(before.filter((f) => f.severity === 'stop').map((f) => f.id));
+      for (const finding of before) {
+        for (const remedy of finding.remedies) {
+          const after = checkJob(patched(layout, remedy.patches), demoJob);
+          const left = after.find((f) => f.id === finding.id);
+          expect(
+            left,
+            `${finding.id}: ${remedy.label}\n${finding.sentence}\nstill: ${left?.sentence ?? ''}`,
+          ).toBeUndefined();
+          const added = after.filter((f) => f.severity === 'stop' && !stops.has(f.id));
+          expect(
+            added.map((f) => `${f.id}: ${f.sentence}`),
+            `${finding.id}: ${remedy.label}`,
+          ).toEqual([]);
+          cured.set(finding.rule, (cured.get(finding.rule) ?? 0) + 1);
         }
-      }),
-      { numRuns: 60, seed: 20261, endOnFailure: true },
-    );
-    // Every rule that offers a remedy has been seen to cure something here, or the property says little.
-    for (const rule of rules.filter((r) => r.id !== 'flicker')) expect([...cured.keys()]).toContain(rule.id);
-  },
-  240_000,
-);
+      }
+    }),
+    { numRuns: 60, seed: 20261, endOnFailure: true },
+  );
+  // Every rule that offers a remedy has been seen to cure something here, or the property says little.
+  for (const rule of rules.filter((r) => r.id !== 'flicker')) expect([...cured.keys()]).toContain(rule.id);
+}, 240_000);

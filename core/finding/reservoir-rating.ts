@@ -16,7 +16,9 @@ export const reservoirRating = rule({
     if (ratedVolts >= wanted) return [];
     const over = ratedVolts < volts;
     const better = ratingFor(volts);
-    const now = steady.reservoirVolts ? `${formatQuantity(steady.reservoirVolts.greatest, 'volt')} now and ` : '';
+    const now = steady.reservoirVolts
+      ? `${formatQuantity(steady.reservoirVolts.greatest, 'volt')} now and `
+      : '';
     return [
       {
         id: 'reservoir-rating',
@@ -33,10 +35,15 @@ export const reservoirRating = rule({
         remedies:
           better === null
             ? []
-            : remedy(`Fit ${formatQuantity(reservoir.farads, 'farad')}, ${formatQuantity(better, 'volt')}`, bench, steady, (draft) => {
-                draft.jobs[bench.jobId].conditioning.reservoir!.ratedVolts = better;
-                return true;
-              }),
+            : remedy(
+                `Fit ${formatQuantity(reservoir.farads, 'farad')}, ${formatQuantity(better, 'volt')}`,
+                bench,
+                steady,
+                (draft) => {
+                  draft.jobs[bench.jobId].conditioning.reservoir!.ratedVolts = better;
+                  return true;
+                },
+              ),
       },
     ];
   },

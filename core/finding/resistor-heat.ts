@@ -15,13 +15,22 @@ export const resistorHeat = rule({
       const key = part.role === 'charge' ? 'charge' : String(part.path[part.path.length - 1]);
       if (seen.has(key)) continue;
       seen.add(key);
-      const alike = bench.assembly.parts.filter((p) => p.kind === 'resistor' && p.path.join() === part.path.join());
+      const alike = bench.assembly.parts.filter(
+        (p) => p.kind === 'resistor' && p.path.join() === part.path.join(),
+      );
       const watts = Math.max(...alike.map((p) => steady.resistors.get(p.id)?.watts ?? 0));
       const { ratedWatts } = part;
       if (watts <= ratedWatts * RESISTOR_MARGIN) continue;
       const over = watts > ratedWatts;
       const body = bodyFor(watts);
-      const name = part.role === 'charge' ? 'The charge resistor' : alike.length > 1 ? 'Each resistor' : part.role === 'shared' ? 'The shared resistor' : 'The resistor';
+      const name =
+        part.role === 'charge'
+          ? 'The charge resistor'
+          : alike.length > 1
+            ? 'Each resistor'
+            : part.role === 'shared'
+              ? 'The shared resistor'
+              : 'The resistor';
       findings.push({
         id: `resistor-heat ${key}`,
         rule: 'resistor-heat',

@@ -18,7 +18,8 @@ function layoutWith(recipe: (draft: Draft<Layout>) => void): Layout {
 const job = (draft: Draft<Layout>) => draft.jobs[demoJob];
 const found = (layout: Layout, rule: string, faults: readonly Fault[] = []): Finding | undefined =>
   checkJob(layout, demoJob, faults).find((f) => f.rule === rule);
-const judged = (rule: string, recipe: (draft: Draft<Layout>) => void, faults: readonly Fault[] = []) => found(layoutWith(recipe), rule, faults);
+const judged = (rule: string, recipe: (draft: Draft<Layout>) => void, faults: readonly Fault[] = []) =>
+  found(layoutWith(recipe), rule, faults);
 
 test('the demo has one fault, and one press mends it', () => {
   const findings = checkJob(demo(), demoJob);
@@ -28,11 +29,12 @@ test('the demo has one fault, and one press mends it', () => {
 });
 
 describe('lamp current: 20 mA is the most, 15 mA for a long life', () => {
-  const at = (ohms: number) => judged('lamp-current', (d) => {
-    Object.assign(job(d).groups.roof, { ohms, ratedWatts: 1 });
-    job(d).conditioning.chargeResistor = null;
-    for (const id of Object.keys(job(d).lamps).slice(1)) delete job(d).lamps[id];
-  });
+  const at = (ohms: number) =>
+    judged('lamp-current', (d) => {
+      Object.assign(job(d).groups.roof, { ohms, ratedWatts: 1 });
+      job(d).conditioning.chargeResistor = null;
+      job(d).lamps = { 'lamp-1': job(d).lamps['lamp-1'] };
+    });
   // Behind a silicon bridge on 15 V some 13.5 V stand; the lamp takes about 3 of them.
   test.each([
     [530, 'stop', 0.0201, 0.0001],
@@ -57,15 +59,18 @@ describe('no current limit', () => {
     expect(f.severity).toBe('stop');
     expect(f.figures.amps).toBeGreaterThan(0.5);
     expect(judged('no-current-limit', (d) => void (job(d).groups.roof.drive = 'none'))).toBeUndefined();
-    expect(judged('no-current-limit', (d) => void (job(d).conditioning.chargeResistor = null))).toBeUndefined();
+    expect(
+      judged('no-current-limit', (d) => void (job(d).conditioning.chargeResistor = null)),
+    ).toBeUndefined();
   });
 });
 
 describe('reverse voltage: 5 V is the most', () => {
-  const bare = (recipe: (d: Draft<Layout>) => void = () => undefined) => judged('reverse-voltage', (d) => {
-    Object.assign(job(d).conditioning, { rectifier: 'none', reservoir: null, chargeResistor: null });
-    recipe(d);
-  });
+  const bare = (recipe: (d: Draft<Layout>) => void = () => undefined) =>
+    judged('reverse-voltage', (d) => {
+      Object.assign(job(d).conditioning, { rectifier: 'none', reservoir: null, chargeResistor: null });
+      recipe(d);
+    });
   test('without a rectifier the lamp sees the whole track backwards', () => {
     const f = bare()!;
     expect(f.severity).toBe('stop');
@@ -85,7 +90,10 @@ describe('reverse voltage: 5 V is the most', () => {
     const at = (volts: number) => {
       const layout = layoutWith((d) => {
         Object.assign(d.supplies.track, { amplitudeVolts: 7, highestVolts: 7 });
-        Object.assign(job(d).conditioning, { reservoir: null, chargeResistor: { ohms: volts, ratedWatts: 5 } });
+        Object.assign(job(d).conditioning, {
+          reservoir: null,
+          chargeResistor: { ohms: volts, ratedWatts: 5 },
+        });
         job(d).groups.roof.ohms = 220;
       });
       return found(layout, 'reverse-voltage', [{ kind: 'reversed', part: 'lamp-lamp-1' }]);
@@ -98,10 +106,11 @@ describe('reverse voltage: 5 V is the most', () => {
 });
 
 describe('reservoir rating against the highest it can see, a fifth of room wanted', () => {
-  const at = (ratedVolts: number, highestVolts = 18) => judged('reservoir-rating', (d) => {
-    d.supplies.track.highestVolts = highestVolts;
-    job(d).conditioning.reservoir!.ratedVolts = ratedVolts;
-  });
+  const at = (ratedVolts: number, highestVolts = 18) =>
+    judged('reservoir-rating', (d) => {
+      d.supplies.track.highestVolts = highestVolts;
+      job(d).conditioning.reservoir!.ratedVolts = ratedVolts;
+    });
   test.each([
     [17.2, 'stop'],
     [17.3, 'mind'],
@@ -139,24 +148,27 @@ describe('reservoir backwards', () => {
     expect(f.remedies).toHaveLength(1);
   });
   test('a large one hardly moves at 8.6 kHz: just over and just under half a volt', () => {
-    const at = (farads: number) => judged('reservoir-backwards', (d) => {
-      job(d).conditioning.rectifier = 'none';
-      job(d).conditioning.chargeResistor = { ohms: 100, ratedWatts: 5 };
-      job(d).conditioning.reservoir!.farads = farads;
-      job(d).groups.roof.ohms = 1e6;
-    });
+    const at = (farads: number) =>
+      judged('reservoir-backwards', (d) => {
+        job(d).conditioning.rectifier = 'none';
+        job(d).conditioning.chargeResistor = { ohms: 100, ratedWatts: 5 };
+        job(d).conditioning.reservoir!.farads = farads;
+        job(d).groups.roof.ohms = 1e6;
+      });
     expect(at(8e-6)!.figures.volts).toBeGreaterThan(0.5);
     expect(at(8e-6)!.figures.volts).toBeLessThan(0.6);
     expect(at(10e-6)).toBeUndefined();
   });
-  test('right way round it is quiet', () => expect(judged('reservoir-backwards', () => undefined)).toBeUndefined());
+  test('right way round it is quiet', () =>
+    expect(judged('reservoir-backwards', () => undefined)).toBeUndefined());
 });
 
 describe('resistor heat', () => {
-  const at = (ohms: number, ratedWatts: number) => judged('resistor-heat', (d) => {
-    job(d).conditioning.chargeResistor = null;
-    Object.assign(job(d).groups.roof, { ohms, ratedWatts });
-  });
+  const at = (ohms: number, ratedWatts: number) =>
+    judged('resistor-heat', (d) => {
+      job(d).conditioning.chargeResistor = null;
+      Object.assign(job(d).groups.roof, { ohms, ratedWatts });
+    });
   // About 10.5 V stand over the resistor: 10.5^2 / 750 = 147 mW.
   test.each([
     [750, 0.125, 'stop'],
@@ -173,11 +185,12 @@ describe('resistor heat', () => {
   test('1/4 W is enough for it; 1/8 W is not at 15 V and is at 12 V (common practice, no source)', () => {
     expect(at(750, 0.164)).toBeUndefined();
     expect(at(750, 0.25)).toBeUndefined();
-    const twelve = (rated: number) => judged('resistor-heat', (d) => {
-      Object.assign(d.supplies.track, { amplitudeVolts: 12, highestVolts: 12 });
-      job(d).conditioning.chargeResistor = null;
-      Object.assign(job(d).groups.roof, { ohms: 750, ratedWatts: rated });
-    });
+    const twelve = (rated: number) =>
+      judged('resistor-heat', (d) => {
+        Object.assign(d.supplies.track, { amplitudeVolts: 12, highestVolts: 12 });
+        job(d).conditioning.chargeResistor = null;
+        Object.assign(job(d).groups.roof, { ohms: 750, ratedWatts: rated });
+      });
     expect(twelve(0.125)).toBeUndefined();
     expect(at(750, 0.125)).toBeDefined();
   });
@@ -193,10 +206,11 @@ describe('resistor heat', () => {
 });
 
 describe('inrush against the booster', () => {
-  const at = (trackOhms: number, tripSeconds: number, charge: number | null = null) => judged('inrush', (d) => {
-    Object.assign(d.supplies.track, { trackOhms, tripSeconds, limitAmps: 3 });
-    job(d).conditioning.chargeResistor = charge === null ? null : { ohms: charge, ratedWatts: 0.5 };
-  });
+  const at = (trackOhms: number, tripSeconds: number, charge: number | null = null) =>
+    judged('inrush', (d) => {
+      Object.assign(d.supplies.track, { trackOhms, tripSeconds, limitAmps: 3 });
+      job(d).conditioning.chargeResistor = charge === null ? null : { ohms: charge, ratedWatts: 0.5 };
+    });
   test('bare, the peak is what track and bridge let through, and a quick booster trips', () => {
     const f = at(0.4, 0.0002)!;
     expect(f.severity).toBe('stop');
@@ -234,10 +248,11 @@ describe('too low to light', () => {
 });
 
 describe('flicker (IEEE 1789-2015)', () => {
-  const at = (zeroHalfMicroseconds: number, bits = '0') => judged('flicker', (d) => {
-    Object.assign(d.supplies.track, { bits, zeroHalfMicroseconds });
-    Object.assign(job(d).conditioning, { rectifier: 'none', reservoir: null });
-  });
+  const at = (zeroHalfMicroseconds: number, bits = '0') =>
+    judged('flicker', (d) => {
+      Object.assign(d.supplies.track, { bits, zeroHalfMicroseconds });
+      Object.assign(job(d).conditioning, { rectifier: 'none', reservoir: null });
+    });
   test('half-wave on zeros stretched to 9.9 ms flickers at 50 Hz', () => {
     const f = at(9900)!;
     expect(f.severity).toBe('mind');
@@ -251,14 +266,22 @@ describe('flicker (IEEE 1789-2015)', () => {
   });
   test('ordinary DCC is far above what flickers, and a bridge mends the rest', () => {
     expect(at(100, '1')).toBeUndefined();
-    expect(judged('flicker', (d) => void Object.assign(d.supplies.track, { bits: '0', zeroHalfMicroseconds: 9900 }))).toBeUndefined();
+    expect(
+      judged(
+        'flicker',
+        (d) => void Object.assign(d.supplies.track, { bits: '0', zeroHalfMicroseconds: 9900 }),
+      ),
+    ).toBeUndefined();
   });
 });
 
 describe('a lead that goes nowhere', () => {
   test('one lamp, three lamps, none', () => {
     const loose = (ids: string[]) =>
-      checkJob(layoutWith((d) => ids.forEach((id) => (job(d).lamps[id].groupId = null))), demoJob).filter((f) => f.rule === 'loose-lead');
+      checkJob(
+        layoutWith((d) => ids.forEach((id) => (job(d).lamps[id].groupId = null))),
+        demoJob,
+      ).filter((f) => f.rule === 'loose-lead');
     expect(loose([])).toEqual([]);
     expect(loose(['lamp-3'])).toHaveLength(1);
     expect(loose(['lamp-3'])[0].sentence).toMatch(/^Lamp 3: its anode lead/);

@@ -25,7 +25,8 @@ export const tooLowToLight = rule({
     const roof = steady.roofVolts?.mean ?? 0;
     const { jobId, layout } = bench;
     const groups = [...new Set(dark.flatMap((l) => bench.job.lamps[l.lampId].groupId ?? []))];
-    const refit = (draft: Draft<Layout>, from: Layout): boolean => groups.map((g) => fitProposal(draft, jobId, g, from)).some(Boolean);
+    const refit = (draft: Draft<Layout>, from: Layout): boolean =>
+      groups.map((g) => fitProposal(draft, jobId, g, from)).some(Boolean);
     const lessInTheWay = (draft: Draft<Layout>): void => {
       const { chargeResistor } = draft.jobs[jobId].conditioning;
       if (chargeResistor && chargeResistor.ohms > USUAL_CHARGE_OHMS) chargeResistor.ohms = USUAL_CHARGE_OHMS;
@@ -52,7 +53,8 @@ export const tooLowToLight = rule({
         severity: 'mind' as const,
         title: plural(dark.length, 'A lamp stays dark', 'Lamps stay dark'),
         sentence: `${lampNames(dark.map((l) => l.number))} ${plural(dark.length, 'gets', 'get')} ${formatQuantity(amps, 'amp')} at ${formatQuantity(roof, 'volt')}; a glow first shows at ${formatQuantity(FIRST_SHOW_AMPS, 'amp')}.`,
-        reason: 'What the supply gives, less what stands in its way, does not reach the voltage at which these lamps begin.',
+        reason:
+          'What the supply gives, less what stands in its way, does not reach the voltage at which these lamps begin.',
         paths: dark.map((l) => ['jobs', jobId, 'lamps', l.lampId]),
         terminals: dark.map((l) => ({ part: l.part, terminal: 'anode' })),
         figures: { amps, firstShowAmps: FIRST_SHOW_AMPS, roofVolts: roof },

@@ -8,8 +8,12 @@ const toRgb = converter('rgb');
  */
 export function planckianXy(kelvin: number): { x: number; y: number } {
   const t = kelvin;
-  const u = (0.860117757 + 1.54118254e-4 * t + 1.28641212e-7 * t * t) / (1 + 8.42420235e-4 * t + 7.08145163e-7 * t * t);
-  const v = (0.317398726 + 4.22806245e-5 * t + 4.20481691e-8 * t * t) / (1 - 2.89741816e-5 * t + 1.61456053e-7 * t * t);
+  const u =
+    (0.860117757 + 1.54118254e-4 * t + 1.28641212e-7 * t * t) /
+    (1 + 8.42420235e-4 * t + 7.08145163e-7 * t * t);
+  const v =
+    (0.317398726 + 4.22806245e-5 * t + 4.20481691e-8 * t * t) /
+    (1 - 2.89741816e-5 * t + 1.61456053e-7 * t * t);
   const d = 2 * u - 8 * v + 4;
   return { x: (3 * u) / d, y: (2 * v) / d };
 }
@@ -24,10 +28,14 @@ export function mcCamyKelvin(x: number, y: number): number {
  * The screen colour of a light: its chromaticity at full brightness, kept inside sRGB.
  * @returns `#rrggbb`
  */
-export function screenColour(colour: { readonly kelvin: number } | { readonly x: number; readonly y: number }): string {
+export function screenColour(
+  colour: { readonly kelvin: number } | { readonly x: number; readonly y: number },
+): string {
   const { x, y } = 'kelvin' in colour ? planckianXy(colour.kelvin) : colour;
   const linear = toRgb({ mode: 'xyz65', x: x / y, y: 1, z: (1 - x - y) / y });
   const most = Math.max(linear.r, linear.g, linear.b);
   const level = (c: number): number => Math.max(0, c) / most;
-  return formatHex(clampChroma({ mode: 'rgb', r: level(linear.r), g: level(linear.g), b: level(linear.b) }, 'oklch'));
+  return formatHex(
+    clampChroma({ mode: 'rgb', r: level(linear.r), g: level(linear.g), b: level(linear.b) }, 'oklch'),
+  );
 }

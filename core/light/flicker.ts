@@ -25,8 +25,12 @@ function fourier(samples: readonly (readonly [number, number])[], w: number): nu
     const [t1, y1] = samples[i];
     if (!(t1 > t0)) continue;
     const slope = (y1 - y0) / (t1 - t0);
-    real += (y1 * Math.sin(w * t1) - y0 * Math.sin(w * t0)) / w + (slope * (Math.cos(w * t1) - Math.cos(w * t0))) / (w * w);
-    imaginary += (y1 * Math.cos(w * t1) - y0 * Math.cos(w * t0)) / w - (slope * (Math.sin(w * t1) - Math.sin(w * t0))) / (w * w);
+    real +=
+      (y1 * Math.sin(w * t1) - y0 * Math.sin(w * t0)) / w +
+      (slope * (Math.cos(w * t1) - Math.cos(w * t0))) / (w * w);
+    imaginary +=
+      (y1 * Math.cos(w * t1) - y0 * Math.cos(w * t0)) / w -
+      (slope * (Math.sin(w * t1) - Math.sin(w * t0))) / (w * w);
   }
   return Math.hypot(real, imaginary);
 }

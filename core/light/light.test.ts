@@ -50,14 +50,27 @@ describe('flicker (IEEE 1789-2015)', () => {
     expect([50, 100, 1000, 2000].map(lowRiskPercent)).toEqual([1.25, 8, 80, Infinity]);
   });
   test('a sine of 30 % on 100 Hz is found as that', () => {
-    const wave = Array.from({ length: 401 }, (_, i) => [i / 400 / 100, 1 + 0.3 * Math.sin((2 * Math.PI * i) / 400)] as const);
+    const wave = Array.from(
+      { length: 401 },
+      (_, i) => [i / 400 / 100, 1 + 0.3 * Math.sin((2 * Math.PI * i) / 400)] as const,
+    );
     const worst = worstFlicker(wave)!;
     expect(worst.hertz).toBeCloseTo(100, 6);
     expect(worst.percent).toBeCloseTo(30, 1);
   });
   test('steady light and darkness have none', () => {
-    expect(worstFlicker([[0, 1], [0.02, 1]])!.percent).toBeCloseTo(0, 9);
-    expect(worstFlicker([[0, 0], [0.02, 0]])).toBeNull();
+    expect(
+      worstFlicker([
+        [0, 1],
+        [0.02, 1],
+      ])!.percent,
+    ).toBeCloseTo(0, 9);
+    expect(
+      worstFlicker([
+        [0, 0],
+        [0.02, 0],
+      ]),
+    ).toBeNull();
   });
 });
 

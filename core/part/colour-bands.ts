@@ -1,6 +1,17 @@
 /** Colours of resistor bands in the order of their figures, then the two multipliers below one (IEC 60062). */
 export const bandColours = [
-  'black', 'brown', 'red', 'orange', 'yellow', 'green', 'blue', 'violet', 'grey', 'white', 'gold', 'silver',
+  'black',
+  'brown',
+  'red',
+  'orange',
+  'yellow',
+  'green',
+  'blue',
+  'violet',
+  'grey',
+  'white',
+  'gold',
+  'silver',
 ] as const;
 export type BandColour = (typeof bandColours)[number];
 

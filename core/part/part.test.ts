@@ -25,7 +25,9 @@ describe('preferred values (IEC 60063)', () => {
         const next = nextPreferred(v, 'E24');
         expect(next).toBeGreaterThanOrEqual(v * (1 - 1e-9));
         expect(nextPreferred(next * 0.999, 'E24')).toBe(next);
-        expect(Math.abs(Math.log(nearestPreferred(v, 'E24') / v))).toBeLessThanOrEqual(Math.log(15 / 13) / 2 + 1e-9);
+        expect(Math.abs(Math.log(nearestPreferred(v, 'E24') / v))).toBeLessThanOrEqual(
+          Math.log(15 / 13) / 2 + 1e-9,
+        );
       }),
     );
   });
@@ -66,7 +68,13 @@ describe('lamps', () => {
   test.each(Object.values(leds))('$id passes its test current at its forward voltage', (led) => {
     const model = fitLed(led);
     const out = new Float64Array(2);
-    junctionCurrent(led.forwardVolts - led.testAmps * led.seriesOhms, model.saturationAmps, model.emission * ((1.380649e-23 / 1.602176634e-19) * 300.15), Infinity, out);
+    junctionCurrent(
+      led.forwardVolts - led.testAmps * led.seriesOhms,
+      model.saturationAmps,
+      model.emission * ((1.380649e-23 / 1.602176634e-19) * 300.15),
+      Infinity,
+      out,
+    );
     expect(out[0]).toBeCloseTo(led.testAmps, 9);
   });
   test('white wants about 3 V, red about 2 V (common practice, no source)', () => {
@@ -78,7 +86,9 @@ describe('lamps', () => {
     expect(lumensAt(leds.red, -0.01)).toBe(0);
   });
   test('a resistance that takes the whole voltage is refused', () => {
-    expect(() => fitLed({ forwardVolts: 2, testAmps: 0.02, emission: 2, seriesOhms: 200 })).toThrow(RangeError);
+    expect(() => fitLed({ forwardVolts: 2, testAmps: 0.02, emission: 2, seriesOhms: 200 })).toThrow(
+      RangeError,
+    );
   });
 });
 

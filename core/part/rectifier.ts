@@ -15,11 +15,23 @@ export const rectifiers: Readonly<Record<'silicon' | 'schottky', RectifierPart>>
   silicon: {
     id: 'silicon',
     name: 'Silicon',
-    model: { saturationAmps: 5e-9, emission: 1.75, seriesOhms: 0.05, breakdownVolts: 100, breakdownAmps: 5e-6 },
+    model: {
+      saturationAmps: 5e-9,
+      emission: 1.75,
+      seriesOhms: 0.05,
+      breakdownVolts: 100,
+      breakdownAmps: 5e-6,
+    },
   },
   schottky: {
     id: 'schottky',
     name: 'Schottky',
-    model: { saturationAmps: 1e-6, emission: 1.08, seriesOhms: 0.05, breakdownVolts: 40, breakdownAmps: 1e-4 },
+    model: {
+      saturationAmps: 1e-6,
+      emission: 1.08,
+      seriesOhms: 0.05,
+      breakdownVolts: 40,
+      breakdownAmps: 1e-4,
+    },
   },
 };

@@ -23,7 +23,8 @@ export function quantityParts(
   if (!Number.isFinite(figure)) return { number: '–', symbol };
   const size = Math.abs(figure);
   const rounded = size === 0 ? 0 : Number(size.toPrecision(significant));
-  const power = [...writes].reverse().find((p) => rounded >= 10 ** p * (1 - 1e-12)) ?? (size === 0 ? 0 : writes[0]);
+  const power =
+    [...writes].reverse().find((p) => rounded >= 10 ** p * (1 - 1e-12)) ?? (size === 0 ? 0 : writes[0]);
   const mantissa = Number(`${Number(figure.toPrecision(15))}`) / 10 ** power;
   const text = fixed ? mantissa.toPrecision(significant) : String(Number(mantissa.toPrecision(significant)));
   const letter = prefixes.find((p) => p.power === power)?.letters[0] ?? '';

@@ -1,7 +1,8 @@
 import { prefixes, units, type Unit, type UnitName } from './unit';
 
 /** A figure understood, in the unit's base (ohm, farad, volt …), or why not, quoting what was typed. */
-export type Parsed = { readonly ok: true; readonly figure: number } | { readonly ok: false; readonly message: string };
+export type Parsed =
+  { readonly ok: true; readonly figure: number } | { readonly ok: false; readonly message: string };
 
 export interface ParseLimits {
   readonly least?: number;
@@ -40,7 +41,9 @@ export function parseQuantity(text: string, unit: UnitName, limits: ParseLimits 
   if (typed.length > 40) return fail(`That is too long for ${wanted.what}. ${example}`);
   const plain = typed.replace(/−/g, '-');
   if (/\d,\d{3}(\D|$)/.test(plain)) {
-    return fail(`“${typed}” can be read two ways: write thousands without a comma and decimals with a point.`);
+    return fail(
+      `“${typed}” can be read two ways: write thousands without a comma and decimals with a point.`,
+    );
   }
   const found = mantissa(plain.replace(/(\d),(\d)/g, '$1.$2'), wanted);
   if (found === null) {
@@ -49,7 +52,9 @@ export function parseQuantity(text: string, unit: UnitName, limits: ParseLimits 
       .map((p) => anyUnit(p.rest))
       .find((u) => u !== undefined);
     return fail(
-      other ? `“${typed}” is ${other.what}; ${wanted.what} is wanted here.` : `“${typed}” is not ${wanted.what}. ${example}`,
+      other
+        ? `“${typed}” is ${other.what}; ${wanted.what} is wanted here.`
+        : `“${typed}” is not ${wanted.what}. ${example}`,
     );
   }
   const { figure, bare } = found;
@@ -60,7 +65,10 @@ export function parseQuantity(text: string, unit: UnitName, limits: ParseLimits 
   }
   const { least = 0, most = Infinity, range } = limits;
   if (figure < least || figure > most) {
-    const milli = bare && figure / 1000 >= least && figure / 1000 <= most ? ` Did you mean ${typed} m${wanted.symbol}?` : '';
+    const milli =
+      bare && figure / 1000 >= least && figure / 1000 <= most
+        ? ` Did you mean ${typed} m${wanted.symbol}?`
+        : '';
     return fail(`“${typed}” is out of range${range ? `: ${range} is possible here` : ''}.${milli}`);
   }
   return { ok: true, figure };
@@ -96,7 +104,10 @@ function powerOf(tail: string, unit: Unit): number | null {
 
 /** Multiplies by a power of ten through decimal text, so that 4.7 k is exactly 4700. */
 function scaled(figure: number, power: number): number {
-  return power === 0 ? figure : Number(`${figure.toString().includes('e') ? figure : `${figure}e${power}`}`) * (figure.toString().includes('e') ? 10 ** power : 1);
+  return power === 0
+    ? figure
+    : Number(`${figure.toString().includes('e') ? figure : `${figure}e${power}`}`) *
+        (figure.toString().includes('e') ? 10 ** power : 1);
 }
 
 const exampleOf: Readonly<Record<UnitName, string>> = {

@@ -61,7 +61,9 @@ describe('reading', () => {
   });
 
   test('what is out of range says so, and guesses at a forgotten prefix', () => {
-    expect(message('20', 'amp', { least: 0.001, most: 2, range: '1 mA to 2 A' })).toMatch(/1 mA to 2 A.*20 mA\?/);
+    expect(message('20', 'amp', { least: 0.001, most: 2, range: '1 mA to 2 A' })).toMatch(
+      /1 mA to 2 A.*20 mA\?/,
+    );
   });
 });
 
@@ -83,7 +85,9 @@ describe('writing', () => {
   });
   test('reading what was written gives the figure back', () => {
     const unit = fc.constantFrom(...(Object.keys(units) as UnitName[]).filter((u) => u !== 'farad'));
-    const value = fc.tuple(fc.integer({ min: 1, max: 9999 }), fc.integer({ min: -4, max: 2 })).map(([m, p]) => Number(`${m}e${p}`));
+    const value = fc
+      .tuple(fc.integer({ min: 1, max: 9999 }), fc.integer({ min: -4, max: 2 }))
+      .map(([m, p]) => Number(`${m}e${p}`));
     fc.assert(
       fc.property(unit, value, (u, v) => {
         expect(figure(formatQuantity(v, u, { significant: 6 }), u)).toBeCloseTo(v, 12);

@@ -11,12 +11,27 @@ export interface Unit {
 
 export const units = {
   ohm: { symbol: 'Ω', spellings: ['ohm', 'ohms', 'ω', 'r'], what: 'a resistance', writes: [0, 3, 6] },
-  farad: { symbol: 'F', spellings: ['farad', 'farads', 'f'], what: 'a capacitance', writes: [-12, -9, -6, -3, 0] },
+  farad: {
+    symbol: 'F',
+    spellings: ['farad', 'farads', 'f'],
+    what: 'a capacitance',
+    writes: [-12, -9, -6, -3, 0],
+  },
   volt: { symbol: 'V', spellings: ['volt', 'volts', 'v'], what: 'a voltage', writes: [-3, 0, 3] },
-  amp: { symbol: 'A', spellings: ['amp', 'amps', 'ampere', 'amperes', 'a'], what: 'a current', writes: [-6, -3, 0] },
+  amp: {
+    symbol: 'A',
+    spellings: ['amp', 'amps', 'ampere', 'amperes', 'a'],
+    what: 'a current',
+    writes: [-6, -3, 0],
+  },
   watt: { symbol: 'W', spellings: ['watt', 'watts', 'w'], what: 'a power', writes: [-3, 0] },
   second: { symbol: 's', spellings: ['second', 'seconds', 'sec', 's'], what: 'a time', writes: [-6, -3, 0] },
-  millimetre: { symbol: 'mm', spellings: ['millimetre', 'millimetres', 'millimeter', 'mm'], what: 'a length', writes: [0] },
+  millimetre: {
+    symbol: 'mm',
+    spellings: ['millimetre', 'millimetres', 'millimeter', 'mm'],
+    what: 'a length',
+    writes: [0],
+  },
   lux: { symbol: 'lx', spellings: ['lux', 'lx'], what: 'an illuminance', writes: [0] },
 } as const satisfies Record<string, Unit>;
 

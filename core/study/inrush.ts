@@ -31,7 +31,10 @@ export function inrushStudy(bench: Bench, onProgress?: (share: number) => boolea
   const charge = assembly.parts.find((p) => p.id === 'charge');
   const ohms = supply.trackOhms + (charge?.kind === 'resistor' ? charge.ohms : 0);
   const limit = supplyKind(supply).limit(supply);
-  const stop = Math.min(LONGEST_SECONDS, Math.max(1e-3, TIME_CONSTANTS * ohms * reservoir.farads, 2 * limit.seconds));
+  const stop = Math.min(
+    LONGEST_SECONDS,
+    Math.max(1e-3, TIME_CONSTANTS * ohms * reservoir.farads, 2 * limit.seconds),
+  );
   const run = transientOf(lowered.netlist, { stop, longestStep: 1e-3, start: 'given' }, (plan) => {
     const amps = currentProbe(plan, 'v_booster');
     return [(s, t) => Math.abs(amps(s, t))];

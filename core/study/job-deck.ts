@@ -15,8 +15,11 @@ export function jobDeck(bench: Bench, steady: SteadyStudy): string {
   const { netlist, nodeOf } = bench.lowered;
   const capacitors = netlist.elements.filter((e) => e.kind === 'capacitor');
   const initial = new Map(capacitors.map((e, i) => [e.id, steady.stored[i] / e.farads]));
-  const between = (plus: string, minus: string): string => (minus === '0' ? `v(${deckNode(plus)})` : `v(${deckNode(plus)},${deckNode(minus)})`);
-  const vectors = steady.lamps.map((l) => between(nodeOf.get(`${l.part}.anode`)!, nodeOf.get(`${l.part}.cathode`)!));
+  const between = (plus: string, minus: string): string =>
+    minus === '0' ? `v(${deckNode(plus)})` : `v(${deckNode(plus)},${deckNode(minus)})`;
+  const vectors = steady.lamps.map((l) =>
+    between(nodeOf.get(`${l.part}.anode`)!, nodeOf.get(`${l.part}.cathode`)!),
+  );
   const sources = netlist.elements.filter((e) => e.kind === 'voltage').map((e) => `i(${deckName(e)})`);
   const step = steady.period / STEPS_PER_PERIOD;
   return writeDeck(netlist, {

@@ -39,7 +39,9 @@ export function powerCutStudy(
   const { assembly, supply } = bench;
   const before = steady.lamps.reduce((sum, l) => sum + l.lumens, 0);
   const { netlist, nodeOf, leftOut } = lower(assembly, supply, { cut: true });
-  const lamps = assembly.parts.filter((p): p is Part & { kind: 'lamp' } => p.kind === 'lamp' && !leftOut.includes(p.id));
+  const lamps = assembly.parts.filter(
+    (p): p is Part & { kind: 'lamp' } => p.kind === 'lamp' && !leftOut.includes(p.id),
+  );
   const reservoir = assembly.parts.find((p) => p.kind === 'electrolytic' && !leftOut.includes(p.id));
   if (!(before > 0)) return { seconds: [0], light: [0], reservoirVolts: [], moments: fades.map(() => 0) };
   if (!reservoir) {
@@ -72,7 +74,12 @@ export function powerCutStudy(
     if (run.steps % 50 === 0 && onProgress?.(1 - light[light.length - 1])) stopped = true;
   };
   while (!run.done && !stopped && light[light.length - 1] > 0.004) run.advance(1);
-  return { seconds, light, reservoirVolts: volts, moments: fades.map((f) => fallsTo(seconds, light, f.share)) };
+  return {
+    seconds,
+    light,
+    reservoirVolts: volts,
+    moments: fades.map((f) => fallsTo(seconds, light, f.share)),
+  };
 }
 
 /** The first moment at which a curve is at or below a share, on straight lines between its points. */

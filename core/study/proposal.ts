@@ -55,7 +55,8 @@ export function proposeResistor(
       steady,
     };
   };
-  const bright = (s: { lux: number; amps: number }): boolean => s.lux > job.wantedLux || s.amps > longLifeAmps;
+  const bright = (s: { lux: number; amps: number }): boolean =>
+    s.lux > job.wantedLux || s.amps > longLifeAmps;
   let low = 1;
   let high = 1e6;
   if (!bright(solve(low))) return settle(low, 'supply');
@@ -76,7 +77,9 @@ export function proposeResistor(
     if (!(at.lux > 0)) return null;
     const heats = [...at.steady.resistors].filter(([id]) => id !== 'charge').map(([, r]) => r.watts);
     const ids = new Set(
-      Object.entries(job.lamps).filter(([, l]) => l.groupId === groupId).map(([id]) => `resistor-${id}`),
+      Object.entries(job.lamps)
+        .filter(([, l]) => l.groupId === groupId)
+        .map(([id]) => `resistor-${id}`),
     );
     const own = [...at.steady.resistors].filter(([id]) => ids.has(id) || id === `resistor-${groupId}`);
     const watts = Math.max(...(own.length > 0 ? own.map(([, r]) => r.watts) : heats));

@@ -76,7 +76,9 @@ export function steadyStudy(bench: Bench, guess?: ArrayLike<number>): SteadyStud
     for (const lamp of lamps) {
       const led = leds[lamp.led];
       const amps = currentProbe(plan, elementId('d', lamp.id));
-      list.push(amps, voltageProbe(plan, at(lamp.id, 'anode'), at(lamp.id, 'cathode')), (s, t) => lumensAt(led, amps(s, t)));
+      list.push(amps, voltageProbe(plan, at(lamp.id, 'anode'), at(lamp.id, 'cathode')), (s, t) =>
+        lumensAt(led, amps(s, t)),
+      );
     }
     return list;
   };

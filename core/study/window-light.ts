@@ -21,7 +21,10 @@ export function windowCentres(dimensions: CoachRecord['dimensions']): number[] {
 
 /** Illuminance at seat height behind each window, from the lamps as solved. */
 export function windowLight(job: CoachRecord, steady: SteadyStudy): WindowLight[] {
-  const lamps = steady.lamps.map((l) => ({ millimetres: job.lamps[l.lampId].placeMillimetres, lumens: l.lumens }));
+  const lamps = steady.lamps.map((l) => ({
+    millimetres: job.lamps[l.lampId].placeMillimetres,
+    lumens: l.lumens,
+  }));
   return windowCentres(job.dimensions).map((millimetres) => {
     const lux = illuminanceBelow(lamps, millimetres, job.dimensions.lampDropMillimetres);
     return { millimetres, lux, lightness: windowLightness(lux) };

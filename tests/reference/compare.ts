@@ -22,21 +22,32 @@ export async function expectSameAsReference(source: string): Promise<void> {
     const column = analysis.kind === 'op' ? v : v + 1;
     const mine = ours.rows.map((row) => row[column]);
     if (analysis.kind === 'tran') {
-      expect(reference.axis[reference.axis.length - 1], 'the reference reached its stop time').toBeCloseTo(analysis.stop, 9);
+      expect(reference.axis[reference.axis.length - 1], 'the reference reached its stop time').toBeCloseTo(
+        analysis.stop,
+        9,
+      );
       const axis = ours.rows.map((row) => row[0]);
       const to = axis[axis.length - 1];
       const a = averages(axis, mine, analysis.start, to);
       const b = averages(axis, sampledAt(axis, reference.axis, theirs), analysis.start, to);
       const room = AVERAGE_SHARE * Math.max(Math.abs(b.mean), b.rms / 10);
-      expect(Math.abs(a.mean - b.mean), `${vector.label}: mean ${a.mean} against ${b.mean}`).toBeLessThanOrEqual(room);
-      expect(Math.abs(a.rms - b.rms), `${vector.label}: rms ${a.rms} against ${b.rms}`).toBeLessThanOrEqual(AVERAGE_SHARE * b.rms);
+      expect(
+        Math.abs(a.mean - b.mean),
+        `${vector.label}: mean ${a.mean} against ${b.mean}`,
+      ).toBeLessThanOrEqual(room);
+      expect(Math.abs(a.rms - b.rms), `${vector.label}: rms ${a.rms} against ${b.rms}`).toBeLessThanOrEqual(
+        AVERAGE_SHARE * b.rms,
+      );
       return;
     }
     expect(mine.length).toBe(theirs.length);
     const largest = Math.max(...theirs.map(Math.abs));
     mine.forEach((value, i) => {
       const room = STATIC_SHARE * Math.abs(theirs[i]) + 1e-6 * largest + 1e-11;
-      expect(Math.abs(value - theirs[i]), `${vector.label}[${i}]: ${value} against ${theirs[i]}`).toBeLessThanOrEqual(room);
+      expect(
+        Math.abs(value - theirs[i]),
+        `${vector.label}[${i}]: ${value} against ${theirs[i]}`,
+      ).toBeLessThanOrEqual(room);
     });
   });
 }

@@ -14,7 +14,11 @@ for (const name of readdirSync(folder).sort()) {
 function bus(taps: number): string {
   const lines = ['A long bus of lamps', 'v1 n0 0 12', '.model lamp d(is=1e-18 n=3 rs=8)'];
   for (let i = 1; i <= taps; i++) {
-    lines.push(`rw${i} n${i - 1} n${i} 0.02`, `rl${i} n${i} x${i} ${i % 3 === 0 ? '1k' : '2.2k'}`, `d${i} x${i} 0 lamp`);
+    lines.push(
+      `rw${i} n${i - 1} n${i} 0.02`,
+      `rl${i} n${i} x${i} ${i % 3 === 0 ? '1k' : '2.2k'}`,
+      `d${i} x${i} 0 lamp`,
+    );
   }
   lines.push('.op', `.print op v(n1) v(n${taps / 2}) v(n${taps}) v(x${taps}) i(v1)`, '.end');
   return lines.join('\n');

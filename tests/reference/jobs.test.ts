@@ -19,14 +19,23 @@ test('the periodic steady state is what the written netlist, run from it, goes o
   const steady = steadyStudy(bench);
   const { headings, rows } = answerDeck(readDeck(jobDeck(bench, steady)));
   const column = headings.findIndex((h) => h.startsWith('v(resistor_lamp_1_two'));
-  const mean = averages(rows.map((r) => r[0]), rows.map((r) => r[column]), 0, 20 * steady.period).mean;
+  const mean = averages(
+    rows.map((r) => r[0]),
+    rows.map((r) => r[column]),
+    0,
+    20 * steady.period,
+  ).mean;
   expect(mean / steady.lamps[0].volts.mean).toBeCloseTo(1, 4);
 });
 
 test('generated jobs with a bridge give the same answer in both', async () => {
   const sound = generatedLayout.filter((l) => {
     const job = l.jobs[demoJob];
-    return job.conditioning.rectifier !== 'none' && Object.values(job.groups).every((g) => g.drive !== 'none' && g.ohms >= 100) && Object.values(job.lamps).some((x) => x.groupId !== null);
+    return (
+      job.conditioning.rectifier !== 'none' &&
+      Object.values(job.groups).every((g) => g.drive !== 'none' && g.ohms >= 100) &&
+      Object.values(job.lamps).some((x) => x.groupId !== null)
+    );
   });
   const layouts = fc.sample(sound, { numRuns: 10, seed: 7 });
   for (const layout of layouts) {

@@ -28,8 +28,10 @@ export async function runReference(deck: string): Promise<ReferenceAnswer> {
   simulation.setNetList([title, ...lines.slice(1)].join('\n'));
   const result = await simulation.runSim();
   const errors = simulation.getError().join('\n');
-  if (/abort|singular|fatal|error/i.test(errors)) throw new Error(`the reference gave up: ${errors.slice(0, 400)}`);
-  if (!result.header.toLowerCase().includes(title)) throw new Error(`the reference answered another deck: ${result.header}`);
+  if (/abort|singular|fatal|error/i.test(errors))
+    throw new Error(`the reference gave up: ${errors.slice(0, 400)}`);
+  if (!result.header.toLowerCase().includes(title))
+    throw new Error(`the reference answered another deck: ${result.header}`);
   const vectors = new Map<string, readonly number[]>();
   result.variableNames.forEach((name, i) => {
     const values = result.data[i].values as readonly (number | { real: number })[];
@@ -85,7 +87,11 @@ export function averages(
 }
 
 /** Values at other moments, on straight lines through (axis, values). */
-export function sampledAt(moments: readonly number[], axis: readonly number[], values: readonly number[]): number[] {
+export function sampledAt(
+  moments: readonly number[],
+  axis: readonly number[],
+  values: readonly number[],
+): number[] {
   let i = 1;
   return moments.map((t) => {
     while (i < axis.length - 1 && axis[i] < t) i++;

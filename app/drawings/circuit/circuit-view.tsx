@@ -21,7 +21,12 @@ export function CircuitView({ bench, steady, flagged }: CircuitViewProps) {
   const lampCount = steady?.lamps.length ?? 0;
   const summary = `Circuit of ${bench.job.name}: ${bench.assembly.parts.map((p) => p.label).join(', ')}`;
   return (
-    <svg className="circuit" viewBox={`0 0 ${drawing.width} ${drawing.height}`} role="img" aria-label={summary}>
+    <svg
+      className="circuit"
+      viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+      role="img"
+      aria-label={summary}
+    >
       {drawing.wires.map((w) => (
         <polyline key={w.lead} className="wire" points={w.points.map((p) => `${p.x},${p.y}`).join(' ')} />
       ))}
@@ -29,7 +34,13 @@ export function CircuitView({ bench, steady, flagged }: CircuitViewProps) {
         <circle key={`${p.x} ${p.y}`} className="dot" cx={p.x} cy={p.y} r={3.6} />
       ))}
       {drawing.symbols.map((s) => (
-        <SymbolView key={s.part.id} symbol={s} bench={bench} steady={steady} flagged={flagged.has(s.part.id)} />
+        <SymbolView
+          key={s.part.id}
+          symbol={s}
+          bench={bench}
+          steady={steady}
+          flagged={flagged.has(s.part.id)}
+        />
       ))}
       {steady?.roofVolts && lampCount > 0 && (
         <g className="reading-pill" transform={`translate(${drawing.width - 150} 36)`}>
@@ -127,7 +138,13 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
               </text>
             </>
           ) : (
-            <text className={`${label} small`} x={at.one.x - 11} y={(at.one.y + at.two.y) / 2 + 4} textAnchor="middle" transform={`rotate(-90 ${at.one.x - 11} ${(at.one.y + at.two.y) / 2})`}>
+            <text
+              className={`${label} small`}
+              x={at.one.x - 11}
+              y={(at.one.y + at.two.y) / 2 + 4}
+              textAnchor="middle"
+              transform={`rotate(-90 ${at.one.x - 11} ${(at.one.y + at.two.y) / 2})`}
+            >
               {shortOhms(part.ohms)}
             </text>
           )}

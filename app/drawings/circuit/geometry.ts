@@ -44,10 +44,13 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
   const symbols: PlacedSymbol[] = [];
   const place = (part: Part, terminals: Record<string, Point>): void => {
     symbols.push({ part, at: terminals });
-    for (const [terminal, point] of Object.entries(terminals)) at.set(terminalKey({ part: part.id, terminal }), point);
+    for (const [terminal, point] of Object.entries(terminals))
+      at.set(terminalKey({ part: part.id, terminal }), point);
   };
   let x = has('bridge') ? 172 : 96;
-  const columns = assembly.parts.filter((p) => p.kind === 'lamp' || (p.kind === 'resistor' && p.role === 'shared'));
+  const columns = assembly.parts.filter(
+    (p) => p.kind === 'lamp' || (p.kind === 'resistor' && p.role === 'shared'),
+  );
   const before = x + (has('charge') ? 62 : 0) + (has('reservoir') ? 76 : 0);
   const pitch = Math.max(34, Math.min(74, (room - before - 24) / Math.max(1, columns.length)));
 
@@ -118,7 +121,10 @@ function dotsOf(symbols: readonly PlacedSymbol[], wires: readonly DrawnWire[]): 
   for (const s of symbols) for (const p of Object.values(s.at)) ends.set(`${p.x},${p.y}`, p);
   return [...ends.values()].filter((p) => {
     const meeting = wires.filter((w) => touches(w, p)).length;
-    const terminals = symbols.reduce((n, s) => n + Object.values(s.at).filter((q) => q.x === p.x && q.y === p.y).length, 0);
+    const terminals = symbols.reduce(
+      (n, s) => n + Object.values(s.at).filter((q) => q.x === p.x && q.y === p.y).length,
+      0,
+    );
     return meeting + terminals > 2;
   });
 }
@@ -129,7 +135,10 @@ function dotsOf(symbols: readonly PlacedSymbol[], wires: readonly DrawnWire[]): 
  */
 export function drawnConnections(drawing: CircuitDrawing): Map<string, number> {
   const keys = drawing.symbols.flatMap((s) =>
-    Object.entries(s.at).map(([terminal, point]) => ({ key: terminalKey({ part: s.part.id, terminal }), point })),
+    Object.entries(s.at).map(([terminal, point]) => ({
+      key: terminalKey({ part: s.part.id, terminal }),
+      point,
+    })),
   );
   const group = new Map<string, number>();
   keys.forEach(({ key }, i) => group.set(key, i));
@@ -137,7 +146,8 @@ export function drawnConnections(drawing: CircuitDrawing): Map<string, number> {
     for (const [key, g] of group) if (g === b) group.set(key, a);
   };
   const reach = drawing.wires.map((wire) => keys.filter(({ point }) => touches(wire, point)));
-  for (const touched of reach) for (const { key } of touched.slice(1)) join(group.get(touched[0].key)!, group.get(key)!);
+  for (const touched of reach)
+    for (const { key } of touched.slice(1)) join(group.get(touched[0].key)!, group.get(key)!);
   // A wire that ends on the middle of another joins it.
   drawing.wires.forEach((wire, i) => {
     for (const end of [wire.points[0], wire.points[wire.points.length - 1]]) {
@@ -148,7 +158,8 @@ export function drawnConnections(drawing: CircuitDrawing): Map<string, number> {
     }
   });
   for (const a of keys) {
-    for (const b of keys) if (a.point.x === b.point.x && a.point.y === b.point.y) join(group.get(a.key)!, group.get(b.key)!);
+    for (const b of keys)
+      if (a.point.x === b.point.x && a.point.y === b.point.y) join(group.get(a.key)!, group.get(b.key)!);
   }
   return group;
 }

@@ -70,7 +70,10 @@ export function LampSymbol({ from, to, glow, strength }: LampSymbolProps) {
       <DiodeSymbol from={from} to={{ x: from.x, y: 2 * y - from.y }} size={10} />
       <g className="symbol">
         <line x1={from.x} y1={2 * y - from.y} x2={to.x} y2={to.y} />
-        <path d={`M${from.x + 11} ${y - 5}l7 -7m-4 0h4v4M${from.x + 11} ${y + 3}l7 -7m-4 0h4v4`} strokeWidth={1.2} />
+        <path
+          d={`M${from.x + 11} ${y - 5}l7 -7m-4 0h4v4M${from.x + 11} ${y + 3}l7 -7m-4 0h4v4`}
+          strokeWidth={1.2}
+        />
       </g>
     </g>
   );

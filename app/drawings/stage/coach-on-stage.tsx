@@ -37,12 +37,7 @@ export function CoachOnStage({ job, windows, light, numbers }: CoachOnStageProps
         </linearGradient>
       </defs>
       <g>
-        <path
-          d={bodyPath(shape)}
-          fill={`url(#${id}body)`}
-          stroke="#4a6157"
-          strokeWidth={0.35}
-        />
+        <path d={bodyPath(shape)} fill={`url(#${id}body)`} stroke="#4a6157" strokeWidth={0.35} />
         <line
           x1={1.2}
           x2={shape.length - 1.2}
@@ -69,7 +64,14 @@ export function CoachOnStage({ job, windows, light, numbers }: CoachOnStageProps
       ))}
       {shape.wheels.map((w) => (
         <g key={w}>
-          <circle cx={w} cy={-shape.wheelRadius} r={shape.wheelRadius} fill="#121a18" stroke="#84929a" strokeWidth={0.6} />
+          <circle
+            cx={w}
+            cy={-shape.wheelRadius}
+            r={shape.wheelRadius}
+            fill="#121a18"
+            stroke="#84929a"
+            strokeWidth={0.6}
+          />
           <circle cx={w} cy={-shape.wheelRadius} r={shape.wheelRadius * 0.25} fill="#4a585f" />
         </g>
       ))}
@@ -87,21 +89,79 @@ export function CoachOnStage({ job, windows, light, numbers }: CoachOnStageProps
               fill={`url(#${id}glow)`}
               opacity={Math.min(1, shown / 75)}
             />
-            <rect x={left} y={-shape.windowTop} width={shape.windowWidth} height={height} rx={0.8} fill="#0c1312" stroke="#0a100f" strokeWidth={0.5} />
-            <rect x={left} y={-shape.windowTop} width={shape.windowWidth} height={height} rx={0.8} fill={glow} opacity={Math.min(1, shown / 82)} />
-            {i % 2 === 0 && <Passenger x={left + shape.windowWidth * 0.28} y={-shape.windowBottom} size={height} />}
-            {i % 3 === 1 && <Passenger x={left + shape.windowWidth * 0.74} y={-shape.windowBottom} size={height * 0.9} />}
-            <rect x={left} y={-shape.windowTop} width={shape.windowWidth} height={height} rx={0.8} fill={`url(#${id}pane)`} opacity={Math.min(1, shown / 70)} />
-            <line x1={centre} x2={centre} y1={-shape.windowTop} y2={-shape.windowBottom} stroke="#1d2a26" strokeWidth={0.7} />
+            <rect
+              x={left}
+              y={-shape.windowTop}
+              width={shape.windowWidth}
+              height={height}
+              rx={0.8}
+              fill="#0c1312"
+              stroke="#0a100f"
+              strokeWidth={0.5}
+            />
+            <rect
+              x={left}
+              y={-shape.windowTop}
+              width={shape.windowWidth}
+              height={height}
+              rx={0.8}
+              fill={glow}
+              opacity={Math.min(1, shown / 82)}
+            />
+            {i % 2 === 0 && (
+              <Passenger x={left + shape.windowWidth * 0.28} y={-shape.windowBottom} size={height} />
+            )}
+            {i % 3 === 1 && (
+              <Passenger x={left + shape.windowWidth * 0.74} y={-shape.windowBottom} size={height * 0.9} />
+            )}
+            <rect
+              x={left}
+              y={-shape.windowTop}
+              width={shape.windowWidth}
+              height={height}
+              rx={0.8}
+              fill={`url(#${id}pane)`}
+              opacity={Math.min(1, shown / 70)}
+            />
+            <line
+              x1={centre}
+              x2={centre}
+              y1={-shape.windowTop}
+              y2={-shape.windowBottom}
+              stroke="#1d2a26"
+              strokeWidth={0.7}
+            />
           </g>
         );
       })}
       {numbers &&
         lamps.map((lamp, i) => (
           <g key={`${lamp.order} ${lamp.placeMillimetres}`} opacity={lamp.groupId === null ? 0.45 : 1}>
-            <line x1={lamp.placeMillimetres} x2={lamp.placeMillimetres} y1={-shape.roof - 0.6} y2={-shape.roof - 3.2} stroke="#b98a3b" strokeWidth={0.4} />
-            <circle cx={lamp.placeMillimetres} cy={-shape.roof - 6.4} r={3.2} fill="#16211f" stroke="#b98a3b" strokeWidth={0.4} strokeDasharray={lamp.groupId === null ? '1 1' : undefined} />
-            <text x={lamp.placeMillimetres} y={-shape.roof - 5.2} fill="#ffc46b" fontSize={3.4} textAnchor="middle" fontFamily="IBM Plex Mono">
+            <line
+              x1={lamp.placeMillimetres}
+              x2={lamp.placeMillimetres}
+              y1={-shape.roof - 0.6}
+              y2={-shape.roof - 3.2}
+              stroke="#b98a3b"
+              strokeWidth={0.4}
+            />
+            <circle
+              cx={lamp.placeMillimetres}
+              cy={-shape.roof - 6.4}
+              r={3.2}
+              fill="#16211f"
+              stroke="#b98a3b"
+              strokeWidth={0.4}
+              strokeDasharray={lamp.groupId === null ? '1 1' : undefined}
+            />
+            <text
+              x={lamp.placeMillimetres}
+              y={-shape.roof - 5.2}
+              fill="#ffc46b"
+              fontSize={3.4}
+              textAnchor="middle"
+              fontFamily="IBM Plex Mono"
+            >
               {i + 1}
             </text>
           </g>

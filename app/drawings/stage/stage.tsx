@@ -49,14 +49,30 @@ export function Stage({ layout, jobId, solved, cut, onKey }: StageProps) {
       aria-label={`Stage: ${job.name}, ${on ? 'powered' : 'power cut'}. P switches the power, question mark lists the keys.`}
       onKeyDown={onKey}
     >
-      <svg className="scene" viewBox={`${-side} ${-(shape.roof + ABOVE)} ${shape.length + 2 * side} ${height}`} preserveAspectRatio="xMidYMid meet" role="img" aria-label={`${job.name} drawn to scale`}>
+      <svg
+        className="scene"
+        viewBox={`${-side} ${-(shape.roof + ABOVE)} ${shape.length + 2 * side} ${height}`}
+        preserveAspectRatio="xMidYMid meet"
+        role="img"
+        aria-label={`${job.name} drawn to scale`}
+      >
         <Track from={-10 * side} to={shape.length + 10 * side} />
         <CoachOnStage job={job} windows={solved.windows} light={shown} numbers />
         <g stroke="#b98a3b" strokeWidth={0.4} fill="none">
-          <path d={`M0 9.500v5M${shape.length} 9.500v5M0 12h${shape.length / 2 - DIMENSION_TEXT}M${shape.length / 2 + DIMENSION_TEXT} 12h${shape.length / 2 - DIMENSION_TEXT}`} />
+          <path
+            d={`M0 9.500v5M${shape.length} 9.500v5M0 12h${shape.length / 2 - DIMENSION_TEXT}M${shape.length / 2 + DIMENSION_TEXT} 12h${shape.length / 2 - DIMENSION_TEXT}`}
+          />
         </g>
-        <text x={shape.length / 2} y={13.4} textAnchor="middle" fontSize={4} fill="#c9d2cb" fontFamily="IBM Plex Mono">
-          {formatQuantity(shape.length, 'millimetre')} · {prototypeMetres(shape.length, layout.scale).toFixed(1)} m full size
+        <text
+          x={shape.length / 2}
+          y={13.4}
+          textAnchor="middle"
+          fontSize={4}
+          fill="#c9d2cb"
+          fontFamily="IBM Plex Mono"
+        >
+          {formatQuantity(shape.length, 'millimetre')} ·{' '}
+          {prototypeMetres(shape.length, layout.scale).toFixed(1)} m full size
         </text>
       </svg>
       <dl className="stage-figures">
@@ -97,7 +113,12 @@ export function Stage({ layout, jobId, solved, cut, onKey }: StageProps) {
             <span />
           </button>
         </div>
-        <button type="button" className="cut-button" disabled={!solved.steady} onClick={() => setPower(jobId, !on)}>
+        <button
+          type="button"
+          className="cut-button"
+          disabled={!solved.steady}
+          onClick={() => setPower(jobId, !on)}
+        >
           {on ? 'Cut the power' : 'Power on again'}
         </button>
       </div>

@@ -25,7 +25,8 @@ export function answerDeck(deck: Deck): DeckAnswer {
   try {
     const answer = solve(deck);
     for (const row of answer.rows) {
-      if (!row.every(Number.isFinite)) throw new DeckError(deck.analysis.line, 'a figure came out that is not a number');
+      if (!row.every(Number.isFinite))
+        throw new DeckError(deck.analysis.line, 'a figure came out that is not a number');
     }
     return answer;
   } catch (error) {

@@ -36,7 +36,15 @@ test('what is no number', () => {
 
 describe('answers', () => {
   test('columns as asked, SPICE sign: a source that feeds reads negative', () => {
-    const { headings, rows } = answer('t', 'V1 a 0 10', 'R1 a b 1k', 'R2 b 0 1k', '.op', '.print op v(a) V( A , B ) i(V1) i(r2)', '.end');
+    const { headings, rows } = answer(
+      't',
+      'V1 a 0 10',
+      'R1 a b 1k',
+      'R2 b 0 1k',
+      '.op',
+      '.print op v(a) V( A , B ) i(V1) i(r2)',
+      '.end',
+    );
     expect(headings).toEqual(['v(a)', 'v(a,b)', 'i(v1)', 'i(r2)']);
     [10, 5, -0.005, 0.005].forEach((figure, i) => expect(rows[0][i]).toBeCloseTo(figure, 9));
   });
@@ -62,9 +70,17 @@ describe('answers', () => {
     expect(held.rows[0][2]).toBeCloseTo(3, 3);
   });
   test('a delayed pulse and a source value at rest', () => {
-    const { rows } = answer('t', 'v1 a 0 dc 2 pulse(0 5 1m 0.1m 0.1m 1m 4m)', 'r1 a 0 1k', '.tran 0.5m 7m', '.print tran v(a)');
+    const { rows } = answer(
+      't',
+      'v1 a 0 dc 2 pulse(0 5 1m 0.1m 0.1m 1m 4m)',
+      'r1 a 0 1k',
+      '.tran 0.5m 7m',
+      '.print tran v(a)',
+    );
     expect(rows.map((r) => Math.round(r[1]))).toEqual([0, 0, 0, 5, 5, 0, 0, 0, 0, 0, 0, 5, 5, 0, 0]);
-    expect(answer('t', 'v1 a 0 dc 2 pulse(0 5)', 'r1 a 0 1k', '.op', '.print op v(a)').rows[0][0]).toBeCloseTo(2, 12);
+    expect(
+      answer('t', 'v1 a 0 dc 2 pulse(0 5)', 'r1 a 0 1k', '.op', '.print op v(a)').rows[0][0],
+    ).toBeCloseTo(2, 12);
   });
 });
 
@@ -79,7 +95,11 @@ describe('refusals name the line and the reason', () => {
     [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m npn', ...op], 4, /model type npn/],
     [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m d(cjo=1p)', ...op], 4, /cjo=1p/],
     [['t', 'v1 a 0 5', 'x1 a 0 sub', ...op], 3, /no subcircuit sub/],
-    [['t', 'v1 a 0 5', 'x1 a sub', '.subckt sub p q', 'r1 p q 1', '.ends', ...op], 3, /1 nodes, sub has 2 pins/],
+    [
+      ['t', 'v1 a 0 5', 'x1 a sub', '.subckt sub p q', 'r1 p q 1', '.ends', ...op],
+      3,
+      /1 nodes, sub has 2 pins/,
+    ],
     [['t', 'v1 a 0 5', 'x1 a 0 sub', '.subckt sub p q', 'x1 p q sub', '.ends', ...op], 5, /contains itself/],
     [['t', 'v1 a 0 5', '.subckt sub p q', 'r1 p q 1'], 3, /without \.ends/],
     [['t', 'v1 a 0 5', '.subckt sub p q', 'r1 p q 1', ...op], 5, /line 3: is its \.ends missing/],
@@ -112,16 +132,64 @@ describe('writing', () => {
   const netlist: Netlist = {
     title: 'everything',
     elements: [
-      { kind: 'voltage', id: 'supply', a: 'Rail One', b: '0', wave: { kind: 'dcc', amplitude: 15, bits: '10', oneHalf: 58e-6, zeroHalf: 100e-6 } },
+      {
+        kind: 'voltage',
+        id: 'supply',
+        a: 'Rail One',
+        b: '0',
+        wave: { kind: 'dcc', amplitude: 15, bits: '10', oneHalf: 58e-6, zeroHalf: 100e-6 },
+      },
       { kind: 'resistor', id: 'r1', a: 'Rail One', b: 'b', ohms: 47 },
       { kind: 'resistor', id: 'link', a: 'b', b: 'c', ohms: 0 },
-      { kind: 'diode', id: 'd1', a: 'c', b: 'd', model: { saturationAmps: 5e-9, emission: 1.75, seriesOhms: 0.05, breakdownVolts: 100, breakdownAmps: 5e-6 } },
+      {
+        kind: 'diode',
+        id: 'd1',
+        a: 'c',
+        b: 'd',
+        model: {
+          saturationAmps: 5e-9,
+          emission: 1.75,
+          seriesOhms: 0.05,
+          breakdownVolts: 100,
+          breakdownAmps: 5e-6,
+        },
+      },
       { kind: 'capacitor', id: 'store', a: 'd', b: '0', farads: 4.7e-6, initialVolts: 3 },
       { kind: 'inductor', id: 'l1', a: 'd', b: 'e', henries: 1e-3 },
       { kind: 'limiter', id: 'limit', a: 'e', b: 'f', limitAmps: 0.01, kneeVolts: 0.8 },
-      { kind: 'switch', id: 'cut', a: 'f', b: 'g', onOhms: 0.05, offOhms: 1e8, closed: true, toggleSeconds: [1e-3, 2e-3] },
-      { kind: 'diode', id: 'd2', a: 'g', b: '0', model: { saturationAmps: 2e-18, emission: 3, seriesOhms: 8 } },
-      { kind: 'current', id: 'i1', a: 'd', b: '0', wave: { kind: 'pulse', low: 0, high: 1e-3, delay: 0, rise: 1e-6, fall: 1e-6, width: 1e-4, period: 2e-4 } },
+      {
+        kind: 'switch',
+        id: 'cut',
+        a: 'f',
+        b: 'g',
+        onOhms: 0.05,
+        offOhms: 1e8,
+        closed: true,
+        toggleSeconds: [1e-3, 2e-3],
+      },
+      {
+        kind: 'diode',
+        id: 'd2',
+        a: 'g',
+        b: '0',
+        model: { saturationAmps: 2e-18, emission: 3, seriesOhms: 8 },
+      },
+      {
+        kind: 'current',
+        id: 'i1',
+        a: 'd',
+        b: '0',
+        wave: {
+          kind: 'pulse',
+          low: 0,
+          high: 1e-3,
+          delay: 0,
+          rise: 1e-6,
+          fall: 1e-6,
+          width: 1e-4,
+          period: 2e-4,
+        },
+      },
       { kind: 'resistor', id: 'r2', a: 'd', b: '0', ohms: 1e4 },
     ],
   };
@@ -129,11 +197,18 @@ describe('writing', () => {
   test('writer, reader, writer: the same deck; our own elements come back as themselves', () => {
     const once = writeDeck(netlist, request);
     const back = readDeck(once);
-    expect(writeDeck({ ...back.netlist, title: 'everything' }, request).replace(/pwl\([^)]*\) r=0/s, 'W')).toBe(once.replace(/pwl\([^)]*\) r=0/s, 'W'));
-    expect(back.netlist.elements.map((e) => e.kind)).toEqual(expect.arrayContaining(['limiter', 'switch', 'diode', 'inductor']));
+    expect(
+      writeDeck({ ...back.netlist, title: 'everything' }, request).replace(/pwl\([^)]*\) r=0/s, 'W'),
+    ).toBe(once.replace(/pwl\([^)]*\) r=0/s, 'W'));
+    expect(back.netlist.elements.map((e) => e.kind)).toEqual(
+      expect.arrayContaining(['limiter', 'switch', 'diode', 'inductor']),
+    );
     const limiter = back.netlist.elements.find((e) => e.kind === 'limiter');
     expect(limiter).toMatchObject({ limitAmps: 0.01, kneeVolts: 0.8 });
-    expect(back.netlist.elements.find((e) => e.kind === 'switch')).toMatchObject({ closed: true, toggleSeconds: [1e-3, 2e-3] });
+    expect(back.netlist.elements.find((e) => e.kind === 'switch')).toMatchObject({
+      closed: true,
+      toggleSeconds: [1e-3, 2e-3],
+    });
   });
   test('and the same answer, row by row', () => {
     const once = readDeck(writeDeck(netlist, request));

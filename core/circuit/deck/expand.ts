@@ -36,7 +36,12 @@ const MOST_ELEMENTS = 200_000;
 const DEEPEST = 50;
 const controlCards = new Set(['.op', '.dc', '.tran', '.ic', '.print']);
 
-const newScope = (parent: Scope | null): Scope => ({ parent, subcircuits: new Map(), models: new Map(), cards: [] });
+const newScope = (parent: Scope | null): Scope => ({
+  parent,
+  subcircuits: new Map(),
+  models: new Map(),
+  cards: [],
+});
 
 const isOwn = (name: string): boolean => ownElements.some((o) => o.name.test(name));
 
@@ -69,7 +74,8 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
         if (odd) throw new DeckError(card.line, `'${odd}': parameters of a subcircuit are not known`);
         const twice = pins.find((p, i) => pins.indexOf(p) !== i);
         if (twice) throw new DeckError(card.line, `subcircuit ${words[1]} has the pin ${twice} twice`);
-        if (scope.subcircuits.has(words[1])) throw new DeckError(card.line, `a second subcircuit called ${words[1]}`);
+        if (scope.subcircuits.has(words[1]))
+          throw new DeckError(card.line, `a second subcircuit called ${words[1]}`);
         scope.subcircuits.set(words[1], { line: card.line, pins, scope: inner });
       }
       open.push({ scope, line: card.line, own });
@@ -88,7 +94,10 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
       if (!controlCards.has(words[0])) throw new DeckError(card.line, `the card ${words[0]} is not known`);
       if (open.length > 0) {
         const { line } = open[open.length - 1];
-        throw new DeckError(card.line, `${words[0]} stands inside the .subckt of line ${line}: is its .ends missing?`);
+        throw new DeckError(
+          card.line,
+          `${words[0]} stands inside the .subckt of line ${line}: is its .ends missing?`,
+        );
       }
       controls.push(card);
     } else if (!/^[rclvidx]/.test(words[0])) {
@@ -106,7 +115,12 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
 export function expand(cards: readonly Card[]): Expanded {
   const { top, controls } = scopesOf(cards);
   const items: Expanded['items'][number][] = [];
-  const place = (scope: Scope, prefix: string, pins: ReadonlyMap<string, string>, within: readonly Subcircuit[]): void => {
+  const place = (
+    scope: Scope,
+    prefix: string,
+    pins: ReadonlyMap<string, string>,
+    within: readonly Subcircuit[],
+  ): void => {
     const node = (name: string): string =>
       name === '0' || name === 'gnd' ? GROUND : (pins.get(name) ?? prefix + name);
     for (const { line, text } of scope.cards) {
@@ -142,7 +156,9 @@ export function expand(cards: readonly Card[]): Expanded {
     const own = ownElements.find((o) => name !== undefined && o.name.test(name));
     if (own) {
       if (ends.length !== 2) throw new DeckError(line, `${words[0]} needs two nodes`);
-      const figures = new Map(words.filter((w) => w.includes('=')).map((w) => w.split('=') as [string, string]));
+      const figures = new Map(
+        words.filter((w) => w.includes('=')).map((w) => w.split('=') as [string, string]),
+      );
       const element = own.read(id, ends[0], ends[1], name, (n) => {
         const text = figures.get(n);
         return text === undefined ? undefined : (spiceNumber(text) ?? undefined);
@@ -151,10 +167,12 @@ export function expand(cards: readonly Card[]): Expanded {
       items.push({ line, id: element.id, words, nodes: [ends[0], ends[1]], own: element });
       return;
     }
-    if (plain.length !== words.length - 1) throw new DeckError(line, `${words[0]}: parameters of a subcircuit are not known`);
+    if (plain.length !== words.length - 1)
+      throw new DeckError(line, `${words[0]}: parameters of a subcircuit are not known`);
     const sub = name === undefined ? undefined : look(scope, (s) => s.subcircuits.get(name));
     if (!sub) throw new DeckError(line, `there is no subcircuit ${name ?? ''}`);
-    if (within.includes(sub) || within.length >= DEEPEST) throw new DeckError(line, `subcircuit ${name} contains itself`);
+    if (within.includes(sub) || within.length >= DEEPEST)
+      throw new DeckError(line, `subcircuit ${name} contains itself`);
     if (ends.length !== sub.pins.length) {
       throw new DeckError(line, `${words[0]} has ${ends.length} nodes, ${name} has ${sub.pins.length} pins`);
     }

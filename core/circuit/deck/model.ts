@@ -24,7 +24,9 @@ export function modelOf(words: readonly string[], line: number): { name: string;
   if (words.length < 3) throw new DeckError(line, '.model needs a name and a type');
   const [, name, type, ...parameters] = words;
   if (type !== 'd') throw new DeckError(line, `the model type ${type} is not known: only D is`);
-  const model = { saturationAmps: 1e-14, emission: 1, seriesOhms: 0 } as { -readonly [K in keyof JunctionModel]: JunctionModel[K] };
+  const model = { saturationAmps: 1e-14, emission: 1, seriesOhms: 0 } as {
+    -readonly [K in keyof JunctionModel]: JunctionModel[K];
+  };
   for (const p of parameters) {
     const [key, text] = p.split('=');
     const figure = text === undefined ? null : spiceNumber(text);

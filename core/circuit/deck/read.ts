@@ -10,7 +10,13 @@ import type { SweepRange } from '../sweep';
 
 /** What a `.print` asks for. */
 export type Vector =
-  | { readonly kind: 'voltage'; readonly plus: string; readonly minus: string; readonly label: string; readonly line: number }
+  | {
+      readonly kind: 'voltage';
+      readonly plus: string;
+      readonly minus: string;
+      readonly label: string;
+      readonly line: number;
+    }
   | { readonly kind: 'current'; readonly element: string; readonly label: string; readonly line: number };
 
 export type Analysis =
@@ -39,7 +45,11 @@ export interface Deck {
 
 const figure = (text: string | undefined, line: number, what: string): number => {
   const f = text === undefined ? null : spiceNumber(text);
-  if (f === null) throw new DeckError(line, text === undefined ? `${what} is missing` : `'${text}' is not a number for ${what}`);
+  if (f === null)
+    throw new DeckError(
+      line,
+      text === undefined ? `${what} is missing` : `'${text}' is not a number for ${what}`,
+    );
   return f;
 };
 
@@ -160,10 +170,12 @@ function analysisOf(controls: readonly Card[]): Analysis {
 function tran(words: readonly string[], line: number): Analysis {
   const fromGiven = words.includes('uic');
   const plain = words.slice(1).filter((w) => w !== 'uic');
-  if (plain.length < 2 || plain.length > 4) throw new DeckError(line, '.tran takes a step and a stop time, then start and longest step');
+  if (plain.length < 2 || plain.length > 4)
+    throw new DeckError(line, '.tran takes a step and a stop time, then start and longest step');
   const [step, stop, start = 0, longest = 0] = plain.map((w) => figure(w, line, 'a time'));
   if (!(step > 0) || !(stop > 0)) throw new DeckError(line, '.tran needs a step and a stop time above zero');
-  if (start < 0 || start >= stop) throw new DeckError(line, '.tran starts to print at or after its stop time');
+  if (start < 0 || start >= stop)
+    throw new DeckError(line, '.tran starts to print at or after its stop time');
   if (longest < 0) throw new DeckError(line, '.tran has a negative longest step');
   if ((stop - start) / step > 5e6) throw new DeckError(line, '.tran asks for more than five million rows');
   const longestStep = longest > 0 ? longest : Math.min(step, (stop - start) / 50);
@@ -172,10 +184,12 @@ function tran(words: readonly string[], line: number): Analysis {
 
 function dc(words: readonly string[], line: number): Analysis {
   const ranges: SweepRange[] = [];
-  if (words.length !== 5 && words.length !== 9) throw new DeckError(line, '.dc takes a source, a start, a stop and a step, once or twice');
+  if (words.length !== 5 && words.length !== 9)
+    throw new DeckError(line, '.dc takes a source, a start, a stop and a step, once or twice');
   for (let i = 1; i < words.length; i += 4) {
     const [from, to, step] = words.slice(i + 1, i + 4).map((w) => figure(w, line, 'the sweep'));
-    if (step === 0 || (to - from) / step < 0) throw new DeckError(line, '.dc has a step that never reaches its stop');
+    if (step === 0 || (to - from) / step < 0)
+      throw new DeckError(line, '.dc has a step that never reaches its stop');
     if ((to - from) / step > 1e6) throw new DeckError(line, '.dc asks for more than a million points');
     ranges.push({ source: words[i], from, to, step });
   }
@@ -209,7 +223,8 @@ function vectorsOf(controls: readonly Card[], analysis: Analysis, elements: read
       }
     }
   }
-  if (vectors.length === 0) throw new DeckError(analysis.line, 'nothing to print: no .print card for this analysis');
+  if (vectors.length === 0)
+    throw new DeckError(analysis.line, 'nothing to print: no .print card for this analysis');
   return vectors;
 }
 
@@ -218,7 +233,10 @@ function nodeVoltsOf(controls: readonly Card[], elements: readonly Element[]): M
   const given = new Map<string, number>();
   for (const { line, text } of controls) {
     if (!/^\.ic\b/.test(text)) continue;
-    const rest = text.slice(3).replace(/\s*([=()])\s*/g, '$1').trim();
+    const rest = text
+      .slice(3)
+      .replace(/\s*([=()])\s*/g, '$1')
+      .trim();
     for (const word of rest.split(/\s+/)) {
       const set = /^v\(([^()]+)\)=(.+)$/.exec(word);
       if (!set) throw new DeckError(line, `'${word}' is not understood in .ic: v(node)=volts`);

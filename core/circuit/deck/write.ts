@@ -77,7 +77,8 @@ function continued(line: string): string {
   const lines: string[] = [];
   for (const word of words) {
     const last = lines[lines.length - 1];
-    if (last !== undefined && last.length + word.length < LONGEST_LINE) lines[lines.length - 1] = `${last} ${word}`;
+    if (last !== undefined && last.length + word.length < LONGEST_LINE)
+      lines[lines.length - 1] = `${last} ${word}`;
     else lines.push(lines.length === 0 ? word : `+ ${word}`);
   }
   return lines.join('\n');

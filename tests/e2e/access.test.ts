@@ -1,0 +1,135 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { figure, finding, judged, openBrowser, serve, visit } from './browser';
+
+let browser: Browser;
+let host: Awaited<ReturnType<typeof serve>>;
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+beforeAll(async () => {
+  [browser, host] = await Promise.all([openBrowser(), serve()]);
+});
+afterAll(async () => {
+  await browser?.close();
+  host?.close();
+});
+
+interface AxeResult {
+  readonly violations: readonly {
+    readonly id: string;
+    readonly impact: string;
+    readonly nodes: readonly { readonly html: string; readonly failureSummary: string }[];
+  }[];
+}
+
+async function serious(page: Page): Promise<string[]> {
+  await page.evaluate(axe);
+  const { violations } = await page.evaluate(() =>
+    (globalThis as unknown as { axe: { run(): Promise<AxeResult> } }).axe.run(),
+  );
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 120)} ${n.failureSummary.slice(0, 200)}`).join(' | ')}`,
+    );
+}
+
+describe('axe finds nothing serious', () => {
+  test.each([
+    '/',
+    '/bench/compartment-coach',
+    '/bench/compartment-coach/brief',
+    '/bench/compartment-coach/power',
+    '/bench/compartment-coach/lamps',
+    '/bench/compartment-coach/try',
+    '/nowhere',
+  ])('on %s', async (path) => {
+    const { page, context } = await visit(browser, host.base + path);
+    await page.locator('h1').first().waitFor({ state: 'attached' });
+    if (path.startsWith('/bench')) await judged(page);
+    if (path === '/') await page.getByText('1 to stop for').waitFor();
+    expect(await serious(page)).toEqual([]);
+    await context.close();
+  });
+});
+
+/** Presses Tab until what has the focus matches. */
+async function tabTo(page: Page, matches: string): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    await page.keyboard.press('Tab');
+    if (await page.evaluate((selector) => document.activeElement?.matches(selector) ?? false, matches))
+      return;
+  }
+  throw new Error(`no way by Tab to ${matches}`);
+}
+
+describe('keyboard alone', () => {
+  test('from the line to the bench, a value, the remedy, the power, undone', async () => {
+    const { page, context } = await visit(browser, host.base);
+    await page.getByText('1 to stop for').waitFor();
+    await tabTo(page, '.job-card');
+    await page.keyboard.press('Enter');
+    await judged(page);
+    await tabTo(page, '.stage');
+    await page.keyboard.press('p');
+    await expect.poll(() => figure(page, 'drawn')).toMatch(/^0/);
+    await page.keyboard.press('p');
+    await page.keyboard.press('?');
+    await page.getByText('While the stage has the focus').waitFor();
+    await page.keyboard.press('Escape');
+    await page.getByText('While the stage has the focus').waitFor({ state: 'hidden' });
+    const field = page.getByLabel('A resistor for each lamp');
+    await tabTo(page, `#${CSS_ESCAPE((await field.getAttribute('id'))!)}`);
+    await page.keyboard.type('3k3');
+    await page.keyboard.press('Enter');
+    await expect.poll(() => field.inputValue()).toBe('3.3 kΩ');
+    await judged(page);
+    await tabTo(page, '.finding .ant-btn-primary');
+    await page.keyboard.press('Enter');
+    await page.getByText('Nothing does').waitFor();
+    await page.keyboard.press('Control+z');
+    await finding(page, 'reservoir-rating').waitFor();
+    await context.close();
+  });
+
+  test('brackets step through the stages, and find goes anywhere', async () => {
+    const { page, context } = await visit(browser, `${host.base}/bench/compartment-coach/lamps`);
+    await judged(page);
+    await page.locator('.stage').focus();
+    await page.keyboard.press(']');
+    await page.waitForURL('**/circuit');
+    await page.keyboard.press('Control+k');
+    await page.getByLabel('Find a job, a stage or a page').fill('brief');
+    await page.keyboard.press('Enter');
+    await page.waitForURL('**/brief');
+    await context.close();
+  });
+});
+
+/** An id as a selector may have it. */
+function CSS_ESCAPE(id: string): string {
+  return id.replace(/[^a-zA-Z0-9_-]/g, (c) => `\\${c}`);
+}
+
+describe('nothing essential scrolls sideways', () => {
+  test.each([
+    [1280, 800],
+    [1024, 768],
+    [820, 1180],
+  ])('at %d x %d', async (width, height) => {
+    for (const path of ['/', '/bench/compartment-coach', '/bench/compartment-coach/lamps']) {
+      const { page, context } = await visit(browser, host.base + path, { width, height });
+      await page.locator('h1').first().waitFor({ state: 'attached' });
+      const over = await page.evaluate(() =>
+        [...document.querySelectorAll('.page, .choices, .findings, .picture, html')]
+          .filter((e) => e.scrollWidth > e.clientWidth + 1)
+          .map((e) => `${e.className}: ${e.scrollWidth} in ${e.clientWidth}`),
+      );
+      expect(over).toEqual([]);
+      await context.close();
+    }
+  });
+});
