@@ -1,8 +1,9 @@
 import { Factorisation } from './factorisation';
 import { junctionCurrent, limitedVolts } from './junction';
 import { limitedOnBend, limiterCurrent } from './limiter';
+import { patternOf, pivotRows } from './pattern';
+import { switchSiemens } from './switch';
 import type { Plan } from './plan';
-import { EDGE_SECONDS } from './waveform';
 
 /** How closely Newton's iteration must settle. */
 export interface Tolerance {
@@ -35,20 +36,6 @@ export const RUN_TOLERANCE: Tolerance = {
 
 /** Turns of an iteration in which a junction may be moved by its current rather than its voltage. */
 const CURRENT_TURNS = 12;
-
-/** Conductance of switch `k` at a moment: linear over its change-over. */
-function switchSiemens(plan: Plan, k: number, seconds: number): number {
-  const { onSiemens, offSiemens, closed, toggles } = plan.switches;
-  let is = closed[k];
-  for (const toggle of toggles[k]) {
-    if (seconds <= toggle) break;
-    const progress = (seconds - toggle) / EDGE_SECONDS;
-    const before = is ? onSiemens[k] : offSiemens[k];
-    is = !is;
-    if (progress < 1) return before + progress * ((is ? onSiemens[k] : offSiemens[k]) - before);
-  }
-  return is ? onSiemens[k] : offSiemens[k];
-}
 
 /**
  * The equations of a plan and Newton's iteration on them: modified nodal analysis with the
@@ -418,66 +405,4 @@ export class System {
         s < states.capacitors ? this.past[s] / states.capacity[s] : -this.past[s] / span;
     }
   }
-}
-
-function patternOf(plan: Plan): [number, number][] {
-  const { unknowns, nodes, resistors, voltages, states, junctions, limiters, switches } = plan;
-  const pattern: [number, number][] = nodes.map((_, n) => [n, n]);
-  const add = (row: number, column: number): void => {
-    if (row < unknowns && column < unknowns) pattern.push([row, column]);
-  };
-  for (const t of [resistors, junctions, limiters, switches]) {
-    t.ids.forEach((_, k) => {
-      add(t.a[k], t.b[k]);
-      add(t.b[k], t.a[k]);
-    });
-  }
-  for (const t of [voltages, states]) {
-    t.branch.forEach((branch, k) => {
-      for (const end of [t.a[k], t.b[k]]) {
-        add(end, branch);
-        add(branch, end);
-      }
-      if (t === states) add(branch, branch);
-    });
-  }
-  return pattern;
-}
-
-/**
- * For each unknown the equation it is eliminated with. A source's own equation has no term in its
- * current, so it is paired with the voltage of one of its nodes, along a forest rooted at ground;
- * the same serves capacitors during a run and inductors at rest.
- */
-function pivotRows(plan: Plan, still: boolean): Int32Array {
-  const { unknowns, voltages, states } = plan;
-  const pivots = Int32Array.from({ length: unknowns }, (_, i) => i);
-  const links: { a: number; b: number; branch: number }[] = [];
-  voltages.branch.forEach((branch, k) => links.push({ a: voltages.a[k], b: voltages.b[k], branch }));
-  states.branch.forEach((branch, k) => {
-    const capacitor = k < states.capacitors;
-    if (capacitor !== still) links.push({ a: states.a[k], b: states.b[k], branch });
-  });
-  const touching = new Map<number, typeof links>();
-  for (const l of links) {
-    for (const end of [l.a, l.b]) touching.set(end, [...(touching.get(end) ?? []), l]);
-  }
-  const reached = new Set<number>();
-  const grow = (root: number): void => {
-    const queue = [root];
-    reached.add(root);
-    for (let at = queue.shift(); at !== undefined; at = queue.shift()) {
-      for (const l of touching.get(at) ?? []) {
-        const child = l.a === at ? l.b : l.a;
-        if (reached.has(child)) continue;
-        reached.add(child);
-        pivots[child] = l.branch;
-        pivots[l.branch] = child;
-        queue.push(child);
-      }
-    }
-  };
-  grow(unknowns);
-  for (const node of touching.keys()) if (!reached.has(node)) grow(node);
-  return pivots;
 }

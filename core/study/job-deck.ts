@@ -17,9 +17,10 @@ export function jobDeck(bench: Bench, steady: SteadyStudy): string {
   const initial = new Map(capacitors.map((e, i) => [e.id, steady.stored[i] / e.farads]));
   const between = (plus: string, minus: string): string =>
     minus === '0' ? `v(${deckNode(plus)})` : `v(${deckNode(plus)},${deckNode(minus)})`;
-  const vectors = steady.lamps.map((l) =>
-    between(nodeOf.get(`${l.part}.anode`)!, nodeOf.get(`${l.part}.cathode`)!),
-  );
+  // A lamp whose lead goes nowhere has no voltage but what leaks: there is nothing to print.
+  const vectors = steady.lamps
+    .filter((l) => bench.job.lamps[l.lampId].groupId !== null)
+    .map((l) => between(nodeOf.get(`${l.part}.anode`)!, nodeOf.get(`${l.part}.cathode`)!));
   const sources = netlist.elements.filter((e) => e.kind === 'voltage').map((e) => `i(${deckName(e)})`);
   const step = steady.period / STEPS_PER_PERIOD;
   return writeDeck(netlist, {

@@ -64,14 +64,15 @@ export function referenceVector(answer: ReferenceAnswer, label: string): number[
   return plus.map((v, i) => v - (minus ? minus[i] : 0));
 }
 
-/** Mean and root mean square of straight lines through (axis, values), between two moments. */
+/** Mean, mean without sign and root mean square of straight lines through (axis, values), between two moments. */
 export function averages(
   axis: readonly number[],
   values: readonly number[],
   from: number,
   to: number,
-): { mean: number; rms: number } {
+): { mean: number; magnitude: number; rms: number } {
   let sum = 0;
+  let magnitude = 0;
   let squares = 0;
   for (let i = 1; i < axis.length; i++) {
     const t0 = Math.max(from, axis[i - 1]);
@@ -81,9 +82,14 @@ export function averages(
       values[i - 1] + ((values[i] - values[i - 1]) * (t - axis[i - 1])) / (axis[i] - axis[i - 1]);
     const [a, b] = [at(t0), at(t1)];
     sum += ((a + b) / 2) * (t1 - t0);
+    magnitude += ((a * b < 0 ? (a * a + b * b) / Math.abs(a - b) : Math.abs(a + b)) / 2) * (t1 - t0);
     squares += ((a * a + a * b + b * b) / 3) * (t1 - t0);
   }
-  return { mean: sum / (to - from), rms: Math.sqrt(squares / (to - from)) };
+  return {
+    mean: sum / (to - from),
+    magnitude: magnitude / (to - from),
+    rms: Math.sqrt(squares / (to - from)),
+  };
 }
 
 /** Values at other moments, on straight lines through (axis, values). */

@@ -78,7 +78,15 @@ function solve(deck: Deck): DeckAnswer {
       due = time(++next);
     }
   };
-  while (!run.done) run.advance(10000);
+  while (!run.done) {
+    run.advance(10000);
+    if (run.steps > MOST_STEPS) {
+      throw new DeckError(
+        analysis.line,
+        `the run takes more than ${MOST_STEPS} steps: shorten it, or its sources are too fast for it`,
+      );
+    }
+  }
   if (next <= count) throw new DeckError(analysis.line, 'the run ended before its stop time');
   return { headings: ['time', ...labels], rows };
 }
@@ -93,6 +101,9 @@ function givenStored(deck: Deck, plan: Plan): Float64Array {
     return level * plan.states.capacity[s];
   });
 }
+
+/** Steps after which a run is given up: about a minute of work, and three minutes of DCC. */
+const MOST_STEPS = 20_000_000;
 
 /** A resistance through which `.ic` holds a node while the operating point is found. */
 const HOLD_OHMS = 1e-6;
