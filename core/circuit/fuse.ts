@@ -1,5 +1,5 @@
 import type { JunctionModel } from '../part/junction-model';
-import { GROUND, type Diode, type Element, type Resistor } from './netlist';
+import { GROUND, nodesOf, type Diode, type Element, type Resistor } from './netlist';
 
 /** A member of a chain, in the order current flows; `along` says whether it lies the way the current counts. */
 export interface ChainMember {
@@ -42,7 +42,7 @@ const sameModel = (x: JunctionModel, y: JunctionModel): boolean =>
 export function fuse(elements: readonly Element[]): Fused {
   const touching = new Map<string, Element[]>();
   for (const e of elements) {
-    for (const node of e.a === e.b ? [e.a] : [e.a, e.b]) {
+    for (const node of new Set(nodesOf(e))) {
       const list = touching.get(node);
       if (list) list.push(e);
       else touching.set(node, [e]);

@@ -52,6 +52,16 @@ export interface Limiter extends Branch {
   readonly limitAmps: number;
   readonly kneeVolts: number;
 }
+/**
+ * A linear regulator from input `a` to output `b` with the common terminal `c`: holds the output at
+ * its set voltage, or at the input less the dropout where that is lower. Passes current one way only.
+ */
+export interface Regulator extends Branch {
+  readonly kind: 'regulator';
+  readonly c: string;
+  readonly setVolts: number;
+  readonly dropoutVolts: number;
+}
 /** A switch with finite resistances that changes over, within a microsecond, at each given moment. */
 export interface Switch extends Branch {
   readonly kind: 'switch';
@@ -63,7 +73,7 @@ export interface Switch extends Branch {
 }
 
 export type Element =
-  Resistor | Capacitor | Inductor | VoltageSource | CurrentSource | Diode | Limiter | Switch;
+  Resistor | Capacitor | Inductor | VoltageSource | CurrentSource | Diode | Limiter | Regulator | Switch;
 
 /** Elements between named nodes; node `0` is ground. */
 export interface Netlist {
@@ -72,3 +82,7 @@ export interface Netlist {
 }
 
 export const GROUND = '0';
+
+/** The nodes an element touches. */
+export const nodesOf = (e: Element): readonly string[] =>
+  e.kind === 'regulator' ? [e.a, e.b, e.c] : [e.a, e.b];

@@ -2,7 +2,7 @@ import type { Plan } from './plan';
 
 /** Every entry of the equations that may become nonzero, as [row, column]. */
 export function patternOf(plan: Plan): [number, number][] {
-  const { unknowns, nodes, resistors, voltages, states, junctions, limiters, switches } = plan;
+  const { unknowns, nodes, resistors, voltages, states, junctions, limiters, regulators, switches } = plan;
   const pattern: [number, number][] = nodes.map((_, n) => [n, n]);
   const add = (row: number, column: number): void => {
     if (row < unknowns && column < unknowns) pattern.push([row, column]);
@@ -13,6 +13,10 @@ export function patternOf(plan: Plan): [number, number][] {
       add(t.b[k], t.a[k]);
     });
   }
+  regulators.ids.forEach((_, k) => {
+    const ends = [regulators.a[k], regulators.b[k], regulators.c[k]];
+    for (const row of ends.slice(0, 2)) for (const column of ends) add(row, column);
+  });
   for (const t of [voltages, states]) {
     t.branch.forEach((branch, k) => {
       for (const end of [t.a[k], t.b[k]]) {

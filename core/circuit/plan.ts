@@ -2,7 +2,7 @@ import { CircuitError } from './error';
 import { fuse, type Chain } from './fuse';
 import { breakdownAnchor, criticalVolts } from './junction';
 import { THERMAL_VOLTS } from '../part/junction-model';
-import { GROUND, type Element, type Netlist } from './netlist';
+import { GROUND, nodesOf, type Element, type Netlist } from './netlist';
 import { signalOf, type Signal } from './waveform';
 
 /** Two-terminal elements of one sort, by column; node indices as in `Plan.nodes`, ground last. */
@@ -40,6 +40,12 @@ export interface LimiterTable extends BranchTable {
   readonly limit: Float64Array;
   readonly knee: Float64Array;
 }
+/** Linear regulators: input, output and common terminal `c`. */
+export interface RegulatorTable extends BranchTable {
+  readonly c: Int32Array;
+  readonly set: Float64Array;
+  readonly dropout: Float64Array;
+}
 export interface SwitchTable extends BranchTable {
   readonly onSiemens: Float64Array;
   readonly offSiemens: Float64Array;
@@ -64,6 +70,7 @@ export interface Plan {
   readonly states: StateTable;
   readonly junctions: JunctionTable;
   readonly limiters: LimiterTable;
+  readonly regulators: RegulatorTable;
   readonly switches: SwitchTable;
 }
 
@@ -94,6 +101,11 @@ function refusal(e: Element): string | null {
     case 'limiter':
       if (!positive(e.limitAmps)) return `a limit of ${e.limitAmps} A`;
       return positive(e.kneeVolts) ? null : `a knee of ${e.kneeVolts} V`;
+    case 'regulator':
+      if (!positive(e.setVolts)) return `an output of ${e.setVolts} V`;
+      return e.dropoutVolts >= 0 && Number.isFinite(e.dropoutVolts)
+        ? null
+        : `a dropout of ${e.dropoutVolts} V`;
     case 'switch':
       if (!positive(e.onOhms) || !positive(e.offOhms)) return `a resistance that is not above zero`;
       return e.toggleSeconds.every((t, i, all) => Number.isFinite(t) && (i === 0 || t > all[i - 1]))
@@ -116,7 +128,7 @@ export function compile(netlist: Netlist): Plan {
     seen.add(e.id);
     const wrong = refusal(e);
     if (wrong) throw new CircuitError('bad-value', `${e.id} has ${wrong}`, [e.id]);
-    for (const node of [e.a, e.b]) {
+    for (const node of nodesOf(e)) {
       if (node === GROUND) grounded = true;
     }
   }
@@ -126,8 +138,9 @@ export function compile(netlist: Netlist): Plan {
   }
   const { chains, rest } = fuse(netlist.elements);
   const index = new Map<string, number>();
-  for (const e of [...rest, ...chains]) {
-    for (const node of [e.a, e.b]) if (node !== GROUND && !index.has(node)) index.set(node, index.size);
+  const touched = [...rest.map(nodesOf), ...chains.map((c) => [c.a, c.b])];
+  for (const nodes of touched) {
+    for (const node of nodes) if (node !== GROUND && !index.has(node)) index.set(node, index.size);
   }
   const links = rest.filter((e) => e.kind === 'voltage' || (e.kind === 'resistor' && e.ohms === 0));
   const caps = rest.filter((e) => e.kind === 'capacitor');
@@ -148,6 +161,7 @@ export function compile(netlist: Netlist): Plan {
   const resistors = rest.filter((e) => e.kind === 'resistor').filter((e) => e.ohms > 0);
   const currents = rest.filter((e) => e.kind === 'current');
   const limiters = rest.filter((e) => e.kind === 'limiter');
+  const regulators = rest.filter((e) => e.kind === 'regulator');
   const switches = rest.filter((e) => e.kind === 'switch');
   const slope = chains.map((e) => e.model.emission * THERMAL_VOLTS);
 
@@ -188,6 +202,12 @@ export function compile(netlist: Netlist): Plan {
       ...table(limiters),
       limit: Float64Array.from(limiters, (e) => e.limitAmps),
       knee: Float64Array.from(limiters, (e) => e.kneeVolts),
+    },
+    regulators: {
+      ...table(regulators),
+      c: Int32Array.from(regulators, (e) => node(e.c)),
+      set: Float64Array.from(regulators, (e) => e.setVolts),
+      dropout: Float64Array.from(regulators, (e) => e.dropoutVolts),
     },
     switches: {
       ...table(switches),

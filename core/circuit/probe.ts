@@ -45,7 +45,7 @@ function nodeOf(plan: Plan, name: string): number | Probe {
  * @throws RangeError when the plan has no such element
  */
 export function currentProbe(plan: Plan, id: string): Probe {
-  const { resistors, voltages, currents, states, junctions, limiters, switches } = plan;
+  const { resistors, voltages, currents, states, junctions, limiters, regulators, switches } = plan;
   let k = resistors.ids.indexOf(id);
   if (k >= 0) {
     const { a, b, siemens } = resistors;
@@ -65,6 +65,8 @@ export function currentProbe(plan: Plan, id: string): Probe {
   }
   k = limiters.ids.indexOf(id);
   if (k >= 0) return (system) => system.branchAmps(junctions.ids.length + k);
+  k = regulators.ids.indexOf(id);
+  if (k >= 0) return (system) => system.regulatorAmps(k);
   k = switches.ids.indexOf(id);
   if (k >= 0) return (system, seconds) => system.switchAmps(k, seconds);
   throw new RangeError(`there is no element ${id}`);

@@ -1,5 +1,5 @@
 import { CircuitError } from './error';
-import { GROUND, type Element, type Netlist } from './netlist';
+import { GROUND, nodesOf, type Element, type Netlist } from './netlist';
 
 /** Joins names into groups; `join` says whether they were apart. */
 class Groups {
@@ -77,12 +77,12 @@ export function checkStructure(netlist: Netlist, fromGiven: boolean): void {
   }
   const ground = paths.find(GROUND);
   for (const e of netlist.elements) {
-    for (const node of [e.a, e.b]) {
+    for (const node of nodesOf(e)) {
       if (paths.find(node) === ground) continue;
       throw new CircuitError(
         'floating-node',
         `node ${node} floats: it has no DC path to ground`,
-        netlist.elements.filter((x) => x.a === node || x.b === node).map((x) => x.id),
+        netlist.elements.filter((x) => nodesOf(x).includes(node)).map((x) => x.id),
         [node],
       );
     }

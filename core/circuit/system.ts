@@ -1,6 +1,7 @@
 import { Factorisation } from './factorisation';
 import { junctionCurrent, limitedVolts } from './junction';
 import { limitedOnBend, limiterCurrent } from './limiter';
+import { regulatorCurrent } from './regulator';
 import { patternOf, pivotRows } from './pattern';
 import { switchSiemens } from './switch';
 import type { Plan } from './plan';
@@ -76,6 +77,10 @@ export class System {
   private readonly endB: Int32Array;
   private readonly many: Float64Array;
   private readonly switchStamps: Int32Array;
+  /** Tangent of each regulator's pass current: offset, and slopes against input, output and common. */
+  private readonly pass: Float64Array;
+  private readonly passStamps: Int32Array;
+  private readonly passLaw = new Float64Array(3);
   private span = NaN;
   /** An inner voltage was not found: what was linearised since must not count as an answer. */
   private innerLost = false;
@@ -109,6 +114,15 @@ export class System {
     for (let k = 0; k < this.nonlinear; k++) {
       this.conductanceSlots(this.endA[k], this.endB[k]).forEach((s, i) => (this.stamps[4 * k + i] = s));
     }
+    const { regulators } = plan;
+    this.pass = new Float64Array(4 * regulators.ids.length);
+    this.passStamps = new Int32Array(6 * regulators.ids.length);
+    regulators.ids.forEach((_, k) => {
+      const ends = [regulators.a[k], regulators.b[k], regulators.c[k]];
+      ends.slice(0, 2).forEach((row, r) => {
+        ends.forEach((column, c) => (this.passStamps[6 * k + 3 * r + c] = this.factors.slot(row, column)));
+      });
+    });
     this.switchStamps = new Int32Array(4 * switches.ids.length);
     switches.ids.forEach((_, k) => {
       this.conductanceSlots(switches.a[k], switches.b[k]).forEach(
@@ -141,6 +155,8 @@ export class System {
     if (!tangentsHeld) {
       for (let k = 0; k < nonlinear; k++) this.linearise(k, x[endA[k]] - x[endB[k]], NaN, 0);
     }
+    const regulated = this.pass.length > 0;
+    if (regulated) this.linearisePass(false);
     for (let turn = 1; turn <= tolerance.iterations; turn++) {
       // Plain loops here and below: for so few entries they are faster than the arrays' own methods.
       for (let i = 0; i < values.length; i++) values[i] = base[i];
@@ -156,7 +172,9 @@ export class System {
         right[endA[k]] -= i;
         right[endB[k]] += i;
       }
+      if (regulated) this.stampPass(1);
       const solved = this.factors.factorAndSolve(values, right, next);
+      if (regulated) this.stampPass(-1);
       this.iterationsUsed++;
       for (let k = 0; k < nonlinear; k++) {
         const i = many[k] * offset[k];
@@ -184,6 +202,10 @@ export class System {
         if (now > greatest) greatest = now;
         const miss = Math.abs(Math.abs(assumed) - now) - tolerance.relative * now;
         if (!(miss <= worst)) worst = miss;
+      }
+      if (regulated) {
+        const miss = this.linearisePass(true);
+        if (!(miss <= tolerance.relative)) settled = false;
       }
       if (settled && !this.innerLost && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest)
         return true;
@@ -243,6 +265,13 @@ export class System {
   /** Current of one of nonlinear branch `k` (junction chains first, then limiters) at the last solution, in amperes. */
   branchAmps(k: number): number {
     return this.offset[k] + this.siemens[k] * (this.x[this.endA[k]] - this.x[this.endB[k]]);
+  }
+
+  /** Current from input to output of regulator `k` at the last solution, in amperes. */
+  regulatorAmps(k: number): number {
+    const { a, b, c } = this.plan.regulators;
+    const { pass, x } = this;
+    return pass[4 * k] + pass[4 * k + 1] * x[a[k]] + pass[4 * k + 2] * x[b[k]] + pass[4 * k + 3] * x[c[k]];
   }
 
   switchAmps(k: number, seconds: number): number {
@@ -328,6 +357,43 @@ export class System {
     }
     this.innerLost = true;
     return volts;
+  }
+
+  /**
+   * Replaces every regulator by the tangent of its law at the voltages in `x`.
+   * @returns the largest error of the last tangents, as a share of the current (1 mA at least); 0 unless `judge`
+   */
+  private linearisePass(judge: boolean): number {
+    const { a, b, c, set, dropout } = this.plan.regulators;
+    const { pass, passLaw, x } = this;
+    let worst = 0;
+    for (let k = 0; k < a.length; k++) {
+      const [input, output] = [x[a[k]] - x[c[k]], x[b[k]] - x[c[k]]];
+      const assumed = judge ? this.regulatorAmps(k) : 0;
+      regulatorCurrent(input, output, set[k], dropout[k], passLaw);
+      if (judge)
+        worst = Math.max(worst, Math.abs(passLaw[0] - assumed) / Math.max(Math.abs(passLaw[0]), 1e-3));
+      pass[4 * k] = passLaw[0] - passLaw[1] * input - passLaw[2] * output;
+      pass[4 * k + 1] = passLaw[1];
+      pass[4 * k + 2] = passLaw[2];
+      pass[4 * k + 3] = -passLaw[1] - passLaw[2];
+    }
+    return worst;
+  }
+
+  /** Puts the tangents of the regulators into the equations (sign 1), or takes their offsets out again (-1). */
+  private stampPass(sign: 1 | -1): void {
+    const { a, b } = this.plan.regulators;
+    const { pass, passStamps, values, right } = this;
+    for (let k = 0; k < a.length; k++) {
+      right[a[k]] -= sign * pass[4 * k];
+      right[b[k]] += sign * pass[4 * k];
+      if (sign < 0) continue;
+      for (let j = 0; j < 3; j++) {
+        values[passStamps[6 * k + j]] += pass[4 * k + 1 + j];
+        values[passStamps[6 * k + 3 + j]] -= pass[4 * k + 1 + j];
+      }
+    }
   }
 
   private conductanceSlots(a: number, b: number): [number, number, number, number] {

@@ -208,7 +208,7 @@ export class Transient {
 
   private lost(): CircuitError {
     const { plan } = this;
-    const names = [...plan.junctions.ids, ...plan.limiters.ids, ...plan.switches.ids];
+    const names = [...plan.junctions.ids, ...plan.limiters.ids, ...plan.regulators.ids, ...plan.switches.ids];
     const all = names.length > 0 ? names : plan.netlist.elements.map((e) => e.id);
     return new CircuitError(
       'no-convergence',

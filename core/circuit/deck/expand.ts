@@ -155,11 +155,11 @@ export function expand(cards: readonly Card[]): Expanded {
     const ends = plain.slice(0, -1).map(node);
     const own = ownElements.find((o) => name !== undefined && o.name.test(name));
     if (own) {
-      if (ends.length !== 2) throw new DeckError(line, `${words[0]} needs two nodes`);
+      if (ends.length !== own.pins) throw new DeckError(line, `${words[0]} needs ${own.pins} nodes`);
       const figures = new Map(
         words.filter((w) => w.includes('=')).map((w) => w.split('=') as [string, string]),
       );
-      const element = own.read(id, ends[0], ends[1], name, (n) => {
+      const element = own.read(id, ends, name, (n) => {
         const text = figures.get(n);
         return text === undefined ? undefined : (spiceNumber(text) ?? undefined);
       });

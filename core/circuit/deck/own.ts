@@ -1,4 +1,5 @@
-import type { Element, Limiter, Switch } from '../netlist';
+import { REGULATOR_BEND_VOLTS, REGULATOR_SIEMENS } from '../regulator';
+import type { Element, Limiter, Regulator, Switch } from '../netlist';
 import { EDGE_SECONDS } from '../waveform';
 
 /**
@@ -8,11 +9,12 @@ import { EDGE_SECONDS } from '../waveform';
 export interface OwnElement {
   /** Matches the subcircuit's name. */
   readonly name: RegExp;
+  /** How many nodes an instance has. */
+  readonly pins: number;
   /** Builds the element from an instance, or says what is wrong with its figures. */
   read(
     id: string,
-    a: string,
-    b: string,
+    nodes: readonly string[],
     subcircuit: string,
     figure: (name: string) => number | undefined,
   ): Element | string;
@@ -21,7 +23,8 @@ export interface OwnElement {
 export const LIMITER_NAME = 'hazel_limiter';
 const limiter: OwnElement = {
   name: /^hazel_limiter$/,
-  read(id, a, b, _, figure) {
+  pins: 2,
+  read(id, [a, b], _, figure) {
     const limitAmps = figure('ilim');
     const kneeVolts = figure('vknee');
     if (limitAmps === undefined || kneeVolts === undefined) return 'a limiter needs ilim= and vknee=';
@@ -41,7 +44,8 @@ export const limiterBody = [
 
 const switched: OwnElement = {
   name: /^hazel_switch_\d+$/,
-  read(id, a, b, subcircuit, figure) {
+  pins: 2,
+  read(id, [a, b], subcircuit, figure) {
     const onOhms = figure('ron');
     const offOhms = figure('roff');
     const closed = figure('closed');
@@ -80,4 +84,30 @@ export function switchBody(changes: number): string[] {
   ];
 }
 
-export const ownElements: readonly OwnElement[] = [limiter, switched];
+const regulator: OwnElement = {
+  name: /^hazel_regulator$/,
+  pins: 3,
+  read(id, [a, b, c], _, figure) {
+    const setVolts = figure('vset');
+    const dropoutVolts = figure('vdrop');
+    if (setVolts === undefined || dropoutVolts === undefined) return 'a regulator needs vset= and vdrop=';
+    return { kind: 'regulator', id, a, b, c, setVolts, dropoutVolts };
+  },
+};
+
+export function regulatorCard(e: Regulator): string {
+  return `${e.id} ${e.a} ${e.b} ${e.c} hazel_regulator vset=${e.setVolts} vdrop=${e.dropoutVolts}`;
+}
+
+const bend = 4 * REGULATOR_BEND_VOLTS * REGULATOR_BEND_VOLTS;
+
+export const regulatorBody = [
+  '.subckt hazel_regulator i o g vset=5 vdrop=1.2',
+  'ba a 0 v={vset}-v(o,g)',
+  'bb b 0 v=v(i,o)-{vdrop}',
+  `bu u 0 v=0.5*(v(a)+v(b)-sqrt((v(a)-v(b))*(v(a)-v(b))+${bend}))`,
+  `bp i o i=${REGULATOR_SIEMENS / 2}*(v(u)+sqrt(v(u)*v(u)+${bend}))`,
+  '.ends',
+];
+
+export const ownElements: readonly OwnElement[] = [limiter, switched, regulator];

@@ -1,5 +1,5 @@
 import type { JunctionModel } from '../../part/junction-model';
-import { GROUND, type Element, type Netlist } from '../netlist';
+import { GROUND, nodesOf, type Element, type Netlist } from '../netlist';
 import { signalOf } from '../waveform';
 import { DeckError } from './error';
 import { expand, type Expanded } from './expand';
@@ -197,7 +197,7 @@ function dc(words: readonly string[], line: number): Analysis {
 }
 
 function vectorsOf(controls: readonly Card[], analysis: Analysis, elements: readonly Element[]): Vector[] {
-  const nodes = new Set(elements.flatMap((e) => [e.a, e.b]));
+  const nodes = new Set(elements.flatMap(nodesOf));
   const ids = new Set(elements.map((e) => e.id));
   const vectors: Vector[] = [];
   for (const { line, text } of controls) {
@@ -229,7 +229,7 @@ function vectorsOf(controls: readonly Card[], analysis: Analysis, elements: read
 }
 
 function nodeVoltsOf(controls: readonly Card[], elements: readonly Element[]): Map<string, number> {
-  const nodes = new Set(elements.flatMap((e) => [e.a, e.b]));
+  const nodes = new Set(elements.flatMap(nodesOf));
   const given = new Map<string, number>();
   for (const { line, text } of controls) {
     if (!/^\.ic\b/.test(text)) continue;

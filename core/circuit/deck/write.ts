@@ -1,5 +1,5 @@
 import { dccCorners, type Wave } from '../waveform';
-import { limiterBody, limiterCard, switchBody, switchCard } from './own';
+import { limiterBody, limiterCard, regulatorBody, regulatorCard, switchBody, switchCard } from './own';
 import type { JunctionModel } from '../../part/junction-model';
 import type { Element, Netlist } from '../netlist';
 
@@ -27,6 +27,7 @@ function letterOf(e: Element): string {
     case 'resistor':
       return e.ohms === 0 ? 'v' : 'r';
     case 'limiter':
+    case 'regulator':
     case 'switch':
       return 'x';
     default:
@@ -93,6 +94,7 @@ export function writeDeck(netlist: Netlist, request: DeckRequest): string {
   const models = new Map<string, string>();
   const switches = new Set<number>();
   let limiters = false;
+  let regulators = false;
   for (const e of netlist.elements) {
     const [a, b] = [deckNode(e.a), deckNode(e.b)];
     const name = deckName(e);
@@ -122,6 +124,10 @@ export function writeDeck(netlist: Netlist, request: DeckRequest): string {
         limiters = true;
         lines.push(limiterCard({ ...e, id: name, a, b }));
         break;
+      case 'regulator':
+        regulators = true;
+        lines.push(continued(regulatorCard({ ...e, id: name, a, b, c: deckNode(e.c) })));
+        break;
       case 'switch':
         switches.add(e.toggleSeconds.length);
         lines.push(continued(switchCard({ ...e, id: name, a, b })));
@@ -129,6 +135,7 @@ export function writeDeck(netlist: Netlist, request: DeckRequest): string {
   }
   for (const [text, name] of models) lines.push(`.model ${name} d(${text})`);
   if (limiters) lines.push(...limiterBody);
+  if (regulators) lines.push(...regulatorBody);
   for (const changes of switches) lines.push(...switchBody(changes));
   lines.push(...request.cards, '.end');
   return `${lines.join('\n')}\n`;
