@@ -16,7 +16,23 @@ export const demoJob = 'compartment-coach';
 
 const ohms = fc.integer({ min: 1, max: 55 }).map((n) => Number((10 ** (n / 10)).toPrecision(2)));
 const conditioning = fc.record({
-  rectifier: fc.constantFrom('silicon-bridge', 'silicon-bridge', 'schottky-bridge', 'none'),
+  rectifier: fc.constantFrom(
+    'silicon-bridge',
+    'silicon-bridge',
+    'schottky-bridge',
+    'silicon-diodes',
+    'half-wave',
+    'none',
+  ),
+  chargeDiode: fc.boolean(),
+  regulator: fc.option(
+    fc.record({
+      outVolts: fc.constantFrom(5, 12),
+      dropoutVolts: fc.constantFrom(0.4, 1.2),
+      quiescentAmps: fc.constantFrom(0, 0.003),
+    }),
+    { freq: 5 },
+  ),
   chargeResistor: fc.option(
     fc.record({
       ohms: fc.constantFrom(10, 47, 100, 220, 1000),
@@ -32,27 +48,95 @@ const conditioning = fc.record({
 });
 const group = fc.record({
   order: fc.constant(1),
-  drive: fc.constantFrom('resistor-each', 'resistor-each', 'resistor-shared', 'none'),
+  drive: fc.constantFrom('resistor-each', 'resistor-each', 'resistor-shared', 'limiter', 'none'),
+  inSeries: fc.constantFrom(1, 1, 1, 2, 3),
+  limiterAmps: fc.constantFrom(0.002, 0.01, 0.02),
+  builtIn: fc.constantFrom(
+    { kind: 'nothing' },
+    { kind: 'nothing' },
+    { kind: 'nothing' },
+    { kind: 'unknown' },
+    { kind: 'resistor', ohms: 470 },
+    { kind: 'limiter', amps: 0.004 },
+  ),
   ohms,
   ratedWatts: fc.constantFrom(0.125, 0.25, 0.5),
 });
 
+const limits = {
+  order: fc.constant(1),
+  name: fc.constant('Supply'),
+  limitAmps: fc.constantFrom(0.2, 1, 3, 5),
+  tripSeconds: fc.constantFrom(0.0002, 0.005, 0.1),
+};
+const trackOhms = fc.constantFrom(0.2, 0.5, 2);
+const dccTrack = fc
+  .record({
+    ...limits,
+    trackOhms,
+    kind: fc.constant('dcc-track' as const),
+    amplitudeVolts: fc.integer({ min: 8, max: 20 }),
+    extra: fc.integer({ min: 0, max: 2 }),
+    bits: fc.constantFrom('1', '1', '10', '1101000111'),
+    zeroHalfMicroseconds: fc.constant(100),
+  })
+  .map(({ extra, ...s }) => ({ ...s, highestVolts: s.amplitudeVolts + extra }));
+const otherSupply = fc.oneof(
+  fc.record({
+    ...limits,
+    trackOhms,
+    kind: fc.constant('dc-track' as const),
+    greatestVolts: fc.constantFrom(9, 12, 16),
+    making: fc.constantFrom('smooth', 'smooth', 'pulse-width', 'full-wave', 'half-wave'),
+    pulseHertz: fc.constantFrom(100, 400, 20_000),
+    mainsHertz: fc.constantFrom(50, 60),
+    usualThrottle: fc.constantFrom(0.4, 0.7, 1),
+  }),
+  fc.record({
+    ...limits,
+    trackOhms,
+    kind: fc.constant('ac-track' as const),
+    rmsVolts: fc.constantFrom(12, 16, 20),
+    highestRmsVolts: fc.constant(21),
+    hertz: fc.constantFrom(50, 60),
+    reversingPulseVolts: fc.constantFrom(0, 0, 40),
+  }),
+  fc
+    .record({
+      ...limits,
+      kind: fc.constant('layout-bus' as const),
+      volts: fc.constantFrom(5, 12, 16, 24),
+      wireOhms: trackOhms,
+    })
+    .map((s) => ({ ...s, highestVolts: s.volts * 1.1 })),
+  fc.record({
+    order: fc.constant(1),
+    name: fc.constant('Cell'),
+    kind: fc.constant('cell' as const),
+    cell: fc.constantFrom('cr2032', 'aaa', 'nine-volt'),
+    inSeries: fc.constantFrom(1, 2, 3),
+    spent: fc.constantFrom(0, 0.5),
+  }),
+);
+
 /** Layouts of one coach each: sensible ones, and ones with everything wrong that a person can choose. */
 export const generatedLayout: fc.Arbitrary<Layout> = fc
   .record({
-    supply: fc.record({
-      amplitudeVolts: fc.integer({ min: 8, max: 20 }),
-      extra: fc.integer({ min: 0, max: 2 }),
-      limitAmps: fc.constantFrom(0.2, 1, 3, 5),
-      tripSeconds: fc.constantFrom(0.0002, 0.005, 0.1),
-      trackOhms: fc.constantFrom(0.2, 0.5, 2),
-      bits: fc.constantFrom('1', '1', '10', '1101000111'),
-    }),
+    supply: fc.oneof(dccTrack, otherSupply),
     conditioning,
     groups: fc.tuple(group, fc.option(group)),
     lamps: fc.array(
       fc.record({
-        part: fc.constantFrom('white-warm', 'white-cool', 'red', 'yellow'),
+        part: fc.constantFrom(
+          'white-warm',
+          'white-warm',
+          'white-cool',
+          'red',
+          'strip-warm',
+          'fairy-warm',
+          'bar-warm',
+        ),
+        tint: fc.constantFrom('none', 'none', 'amber-film'),
         to: fc.constantFrom(0, 0, 0, 1, null),
       }),
       { minLength: 1, maxLength: 6 },
@@ -61,8 +145,7 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
   })
   .map(({ supply, conditioning: parts, groups, lamps, wantedLux }) => {
     const layout = structuredClone(demo());
-    const { extra, ...figures } = supply;
-    Object.assign(layout.supplies.track, figures, { highestVolts: supply.amplitudeVolts + extra });
+    layout.supplies = { track: supply as Layout['supplies'][string] };
     const second = groups[1];
     const job: Job = {
       ...layout.jobs[demoJob],
@@ -78,6 +161,7 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
           {
             order: i + 1,
             part: l.part,
+            tint: l.tint,
             placeMillimetres: 20 + 30 * i,
             groupId: l.to === null ? null : l.to === 1 && second ? 'two' : 'one',
           },

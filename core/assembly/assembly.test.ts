@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { drawCircuit, drawnConnections } from '../../app/drawings/circuit/geometry';
 import { demo, demoJob, generatedLayout } from '../../tests/generated';
+import { change } from '../document/patch';
 import { looseTerminals, netsOf, terminalKey, terminalsOf, type Assembly } from './assembly';
 import { assembleCoach } from './coach';
 import { withFault } from './fault';
@@ -76,6 +77,18 @@ describe('the assembly', () => {
   });
   test('a job that is not there is refused by name', () => {
     expect(() => assembleCoach(demo(), 'ghost')).toThrow(/no job ghost/);
+  });
+});
+
+describe('strings, limiters and the rest are drawn and solved from one truth', () => {
+  test('a string is one column, each lamp under the one before it', () => {
+    const layout = change(demo(), (draft) => {
+      draft.jobs[demoJob].groups.roof.inSeries = 3;
+    }).layout;
+    const { symbols } = drawCircuit(assembleCoach(layout, demoJob));
+    const xs = symbols.filter((s) => s.part.kind === 'lamp').map((s) => s.at.anode.x);
+    expect(new Set(xs).size).toBe(3);
+    drawingAgrees(assembleCoach(layout, demoJob), layout);
   });
 });
 

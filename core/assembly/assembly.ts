@@ -1,3 +1,7 @@
+import type { WireColour, WireRole } from '../document/wire-legend';
+import type { BuiltInRecord } from '../document/coach-record';
+import type { LedPart } from '../part/led';
+
 /** A terminal of a part: `bridge` `plus`. */
 export interface Terminal {
   readonly part: string;
@@ -18,7 +22,25 @@ interface PartBase {
 export type Part = PartBase &
   (
     | { readonly kind: 'rails'; readonly supplyId: string }
-    | { readonly kind: 'bridge'; readonly diode: 'silicon' | 'schottky' }
+    | { readonly kind: 'switch' }
+    | {
+        readonly kind: 'bridge';
+        readonly diode: 'silicon' | 'schottky';
+        /** Four diodes rather than one moulded part. */
+        readonly loose: boolean;
+      }
+    | {
+        readonly kind: 'diode';
+        readonly diode: 'silicon' | 'schottky';
+        readonly role: 'rectifier' | 'charge';
+      }
+    | {
+        readonly kind: 'regulator';
+        readonly outVolts: number;
+        readonly dropoutVolts: number;
+        readonly quiescentAmps: number;
+      }
+    | { readonly kind: 'limiter'; readonly amps: number }
     | {
         readonly kind: 'resistor';
         readonly ohms: number;
@@ -28,7 +50,9 @@ export type Part = PartBase &
     | { readonly kind: 'electrolytic'; readonly farads: number; readonly ratedVolts: number }
     | {
         readonly kind: 'lamp';
-        readonly led: string;
+        readonly led: LedPart;
+        /** What is hidden in it besides what its type has. */
+        readonly builtIn: BuiltInRecord;
         readonly placeMillimetres: number;
         readonly number: number;
         readonly lampId: string;
@@ -39,13 +63,15 @@ export type PartKind = Part['kind'];
 
 export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   rails: ['right', 'left'],
+  switch: ['one', 'two'],
   bridge: ['right', 'left', 'plus', 'minus'],
+  diode: ['anode', 'cathode'],
+  regulator: ['in', 'out', 'common'],
+  limiter: ['in', 'out'],
   resistor: ['one', 'two'],
   electrolytic: ['plus', 'minus'],
   lamp: ['anode', 'cathode'],
 };
-
-export type WireColour = 'red' | 'black' | 'blue' | 'brown' | 'white';
 
 /** A piece of wire from one terminal to another. */
 export interface Lead {
@@ -53,6 +79,8 @@ export interface Lead {
   readonly from: Terminal;
   readonly to: Terminal;
   readonly colour: WireColour;
+  /** What it does, by the job's legend. */
+  readonly role: WireRole;
   /** Resistance of a bad joint in it, in ohms; 0 for a sound one. */
   readonly jointOhms: number;
 }
@@ -62,6 +90,8 @@ export interface Assembly {
   readonly jobId: string;
   readonly parts: readonly Part[];
   readonly leads: readonly Lead[];
+  /** Where the roof line begins: what the lamps hang between. */
+  readonly roof: { readonly plus: Terminal; readonly minus: Terminal };
 }
 
 export const terminalKey = (t: Terminal): string => `${t.part}.${t.terminal}`;

@@ -17,6 +17,9 @@ const opposite: Readonly<Record<string, string>> = {
   two: 'one',
   right: 'left',
   left: 'right',
+  in: 'out',
+  out: 'in',
+  common: 'common',
 };
 
 /** The assembly with one fault in it. */

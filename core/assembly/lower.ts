@@ -1,7 +1,7 @@
 import { GROUND, type Element, type Netlist, type Provenance } from '../circuit/netlist';
-import { fitLed, leds } from '../part/led';
+import { fitLed } from '../part/led';
 import { rectifiers } from '../part/rectifier';
-import { supplyKind, type Supply } from '../supply';
+import { supplyKind, usualControls, type Feeding as SupplyFeeding, type Supply } from '../supply';
 import { netsOf, terminalKey, terminalsOf, type Assembly, type Part } from './assembly';
 
 /** Keeps the far side of a bridge from floating where nothing else does. */
@@ -18,9 +18,8 @@ export interface Lowered {
   readonly leftOut: readonly string[];
 }
 
-export interface Feeding {
-  /** Amplitude to use in place of the supply's own, in volts. */
-  readonly volts?: number;
+/** How a job is fed for one study. */
+export interface Feeding extends Partial<SupplyFeeding> {
   /** True for rails that nothing feeds any more. */
   readonly cut?: boolean;
 }
@@ -31,7 +30,7 @@ export const elementId = (letter: string, part: string): string =>
 
 /**
  * From what is on the bench to what is solved: parts become elements between nets, bad joints
- * resistors. The left rail is ground.
+ * resistors. The left rail, or minus, is ground.
  */
 export function lower(assembly: Assembly, supply: Supply, feeding: Feeding = {}): Lowered {
   const nets = netsOf(assembly);
@@ -118,7 +117,12 @@ function elementsOf(
           },
         ];
       }
-      return supplyKind(supply).lower(supply, rails, feeding.volts ?? null, of('supply'));
+      return supplyKind(supply).lower(
+        supply,
+        rails,
+        { controls: feeding.controls ?? usualControls, atHighest: feeding.atHighest },
+        of('supply'),
+      );
     }
     case 'bridge': {
       const { model } = rectifiers[part.diode];
@@ -178,16 +182,122 @@ function elementsOf(
           of: of('leak'),
         },
       ];
-    case 'lamp':
+    case 'switch':
+      return [
+        {
+          kind: 'switch',
+          id: elementId('x', part.id),
+          a: node('one'),
+          b: node('two'),
+          onOhms: SWITCH_OHMS,
+          offOhms: 1e9,
+          closed: true,
+          toggleSeconds: [],
+          of: of('switch'),
+        },
+      ];
+    case 'diode':
       return [
         {
           kind: 'diode',
           id: elementId('d', part.id),
           a: node('anode'),
           b: node('cathode'),
-          model: fitLed(leds[part.led]),
-          of: of('lamp'),
+          model: rectifiers[part.diode].model,
+          of: of(part.role),
         },
       ];
+    case 'limiter':
+      return [
+        {
+          kind: 'limiter',
+          id: elementId('x', part.id),
+          a: node('in'),
+          b: node('out'),
+          limitAmps: part.amps,
+          kneeVolts: LIMITER_KNEE_VOLTS,
+          of: of('limiter'),
+        },
+      ];
+    case 'regulator': {
+      const [a, b, c] = [node('in'), node('out'), node('common')];
+      const regulator: Element = {
+        kind: 'regulator',
+        id: elementId('x', part.id),
+        a,
+        b,
+        c,
+        setVolts: part.outVolts,
+        dropoutVolts: part.dropoutVolts,
+        of: of('regulator'),
+      };
+      if (part.quiescentAmps === 0) return [regulator];
+      const own: Element = {
+        kind: 'limiter',
+        id: elementId('x', `${part.id}_own`),
+        a,
+        b: c,
+        limitAmps: part.quiescentAmps,
+        kneeVolts: REGULATOR_KNEE_VOLTS,
+        of: of('its own current'),
+      };
+      return [regulator, own];
+    }
+    case 'lamp':
+      return lampElements(part, node('anode'), node('cathode'), of('lamp'));
   }
+}
+
+/** Resistance of a small slide switch, closed. */
+const SWITCH_OHMS = 0.05;
+/** Knee of a two-terminal limiter: it holds its current from about twice this on. */
+export const LIMITER_KNEE_VOLTS = 0.9;
+const REGULATOR_KNEE_VOLTS = 1;
+
+/** A lamp's own limiter and resistance, then its junctions in a row; `d_<lamp>` is the first of them. */
+function lampElements(
+  part: Extract<Part, { kind: 'lamp' }>,
+  anode: string,
+  cathode: string,
+  of: Provenance,
+): Element[] {
+  const { led, builtIn } = part;
+  const elements: Element[] = [];
+  const inner = (n: number): string => `${elementId('n', part.id)}_${n}`;
+  let at = anode;
+  let next = 0;
+  if (builtIn.kind === 'limiter') {
+    const b = inner(next++);
+    const id = elementId('x', part.id);
+    elements.push({
+      kind: 'limiter',
+      id,
+      a: at,
+      b,
+      limitAmps: builtIn.amps,
+      kneeVolts: LIMITER_KNEE_VOLTS,
+      of,
+    });
+    at = b;
+  }
+  const ohms = led.builtInOhms + (builtIn.kind === 'resistor' ? builtIn.ohms : 0);
+  if (ohms > 0) {
+    const b = inner(next++);
+    elements.push({ kind: 'resistor', id: elementId('r', part.id), a: at, b, ohms, of });
+    at = b;
+  }
+  const model = fitLed(led);
+  for (let i = 1; i <= led.inSeries; i++) {
+    const b = i === led.inSeries ? cathode : inner(next++);
+    elements.push({
+      kind: 'diode',
+      id: elementId('d', i === 1 ? part.id : `${part.id}_${i}`),
+      a: at,
+      b,
+      model,
+      of,
+    });
+    at = b;
+  }
+  return elements;
 }

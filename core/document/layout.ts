@@ -1,11 +1,13 @@
 import { z } from 'zod';
 import { leds } from '../part/led';
+import { fitReadings } from '../part/lamp-readings';
 import { scales, type ScaleName } from '../quantity/scale';
 import { coachRecord } from './coach-record';
+import { drawerRecord } from './drawer-record';
 import { supplyRecord } from './supply-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 1;
+export const VERSION = 2;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 
@@ -22,6 +24,7 @@ export const layoutRecord = z.looseObject({
   currency: z.string().min(1).max(8),
   supplies: z.record(z.string(), supplyRecord),
   jobs: z.record(z.string(), coachRecord),
+  drawer: drawerRecord,
 });
 
 export type Layout = z.infer<typeof layoutRecord>;
@@ -39,12 +42,30 @@ export function inOrder<T extends { readonly order: number }>(
 /** What a schema cannot say: references that lead nowhere. As path and reason. */
 export function brokenReferences(layout: Layout): { path: (string | number)[]; reason: string }[] {
   const broken: { path: (string | number)[]; reason: string }[] = [];
+  for (const [id, own] of Object.entries(layout.drawer.lamps)) {
+    try {
+      fitReadings(own.readings);
+    } catch (error) {
+      broken.push({ path: ['drawer', 'lamps', id, 'readings'], reason: (error as Error).message });
+    }
+  }
   for (const [jobId, job] of Object.entries(layout.jobs)) {
     if (!Object.hasOwn(layout.supplies, job.supplyId)) {
       broken.push({ path: ['jobs', jobId, 'supplyId'], reason: `there is no supply “${job.supplyId}”` });
     }
+    for (const [variantId, variant] of Object.entries(job.variants)) {
+      const stray = variant.patches.find(
+        (p) => p.path[0] !== 'jobs' || p.path[1] !== jobId || p.path.length < 3,
+      );
+      if (stray) {
+        broken.push({
+          path: ['jobs', jobId, 'variants', variantId],
+          reason: `its patch of ${stray.path.join('.')} is not about this job`,
+        });
+      }
+    }
     for (const [lampId, lamp] of Object.entries(job.lamps)) {
-      if (!Object.hasOwn(leds, lamp.part)) {
+      if (!isLampType(layout, lamp.part)) {
         broken.push({
           path: ['jobs', jobId, 'lamps', lampId, 'part'],
           reason: `there is no lamp type “${lamp.part}”`,
@@ -65,3 +86,6 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
 export function jsonSchema(): unknown {
   return z.toJSONSchema(layoutRecord);
 }
+
+const isLampType = (layout: Layout, part: string): boolean =>
+  Object.hasOwn(leds, part) || (part.startsWith('own:') && Object.hasOwn(layout.drawer.lamps, part.slice(4)));

@@ -3,6 +3,7 @@ import { noLoadStudy } from '../study/no-load';
 import { steadyStudy } from '../study/steady';
 import { benchOf, type Bench } from '../study/bench';
 import { slowStudies, type Finding, type Rule, type Severity, type Studies } from './finding';
+import { extremesOf } from './remedy';
 import { rules } from './rules';
 import type { Fault } from '../assembly/fault';
 import type { Layout } from '../document/layout';
@@ -26,8 +27,10 @@ export function gravestFirst(findings: readonly Finding[]): Finding[] {
 export function checkBench(bench: Bench, pace: Pace = 'all', known: Partial<Studies> = {}): Finding[] {
   const chosen = rules.filter((r) => pace === 'all' || isSlow(r) === (pace === 'slow'));
   const needs = new Set(chosen.flatMap((r) => r.needs));
+  const steady = known.steady ?? steadyStudy(bench);
   const studies: Studies = {
-    steady: known.steady ?? steadyStudy(bench),
+    steady,
+    extremes: known.extremes ?? extremesOf(bench, steady),
     noLoad: needs.has('noLoad') ? (known.noLoad ?? noLoadStudy(bench)) : null,
     inrush: needs.has('inrush') ? (known.inrush ?? inrushStudy(bench)) : null,
   };

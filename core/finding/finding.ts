@@ -31,9 +31,17 @@ export interface Finding {
   readonly remedies: readonly Remedy[];
 }
 
+/** A steady state that is not the everyday one, and how the sentence says so: " at full throttle". */
+export interface Extreme {
+  readonly steady: SteadyStudy;
+  readonly says: string;
+}
+
 /** The studies a rule may need; those marked slow run in the worker. */
 export interface Studies {
   readonly steady: SteadyStudy;
+  /** Where most is at stake: full throttle both ways on a DC track, else the steady state alone. */
+  readonly extremes: readonly Extreme[];
   readonly noLoad: NoLoadStudy | null;
   readonly inrush: InrushStudy | null;
 }

@@ -1,5 +1,7 @@
 import { formatQuantity } from '../quantity/format';
 import { nextPreferred } from '../part/preferred';
+import { supplyKind } from '../supply';
+import { sourceName } from './names';
 import { rule } from './finding';
 import { remedy } from './remedy';
 
@@ -11,20 +13,25 @@ export const inrush = rule({
   id: 'inrush',
   needs: ['inrush', 'steady'],
   judge(bench, { inrush: study, steady }) {
-    if (!study || study.peakAmps <= study.limitAmps) return [];
+    // A cell suffers no trip: what is too much for it for long is another rule's.
+    if (!study || bench.supply.kind === 'cell' || study.peakAmps <= study.limitAmps) return [];
     const trips = study.overSeconds > study.tripSeconds;
     const { supply, jobId, job } = bench;
-    const ohms = nextPreferred(supply.amplitudeVolts / (SHARE_OF_LIMIT * study.limitAmps), 'E12');
-    const rectified = job.conditioning.rectifier !== 'none';
+    const source = sourceName(supply);
+    const ohms = nextPreferred(
+      supplyKind(supply).highestVolts(supply) / (SHARE_OF_LIMIT * study.limitAmps),
+      'E12',
+    );
+    const rectified = job.conditioning.rectifier !== 'none' || !supplyKind(supply).changesSides;
     return [
       {
         id: 'inrush',
         rule: 'inrush',
         severity: trips ? ('stop' as const) : ('mind' as const),
-        title: trips ? 'Charging trips the booster' : 'Charging strains the booster',
-        sentence: `The empty reservoir draws up to ${formatQuantity(study.peakAmps, 'amp')}, over the limit of ${formatQuantity(study.limitAmps, 'amp')} for ${formatQuantity(study.overSeconds, 'second')}; the booster bears ${formatQuantity(study.tripSeconds, 'second')}.`,
+        title: trips ? `Charging trips the ${source}` : `Charging strains the ${source}`,
+        sentence: `The empty reservoir draws up to ${formatQuantity(study.peakAmps, 'amp')}, over the limit of ${formatQuantity(study.limitAmps, 'amp')} for ${formatQuantity(study.overSeconds, 'second')}; the ${source} bears ${formatQuantity(study.tripSeconds, 'second')}.`,
         reason: trips
-          ? 'It takes the overload for a short circuit and switches the track off, again and again.'
+          ? 'It takes the overload for a short circuit and switches off, again and again.'
           : 'One coach passes; a train of them charging together does not.',
         paths: [['jobs', jobId, 'conditioning', 'chargeResistor']],
         terminals: [{ part: 'reservoir', terminal: 'plus' }],

@@ -1,5 +1,4 @@
 import { formatQuantity } from '../quantity/format';
-import { leds } from '../part/led';
 import { inOrder } from '../document/layout';
 import { rule } from './finding';
 import { lampNames } from './names';
@@ -15,8 +14,15 @@ export const noCurrentLimit = rule({
       if (group.drive !== 'none') return [];
       const members = steady.lamps.filter((l) => bench.job.lamps[l.lampId].groupId === group.id);
       if (members.length === 0) return [];
+      // Strip units, fairy lamps and boards bring their own limit with them.
+      const bare = members.filter((l) => l.led.builtInOhms === 0);
+      if (bare.length === 0 || group.builtIn.kind === 'resistor' || group.builtIn.kind === 'limiter')
+        return [];
       const amps = Math.max(...members.map((l) => l.amps.greatest));
-      const limit = Math.min(...members.map((l) => leds[bench.job.lamps[l.lampId].part].greatestAmps));
+      // The resistance of a small cell may be limit enough.
+      const enough = bench.supply.kind === 'cell' && bare.every((l) => l.amps.greatest <= l.led.greatestAmps);
+      if (enough) return [];
+      const limit = Math.min(...members.map((l) => l.led.greatestAmps));
       return [
         {
           id: `no-current-limit ${group.id}`,

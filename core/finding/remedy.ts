@@ -2,41 +2,62 @@ import type { Draft } from 'immer';
 import { change } from '../document/patch';
 import { ratingFor } from '../part/electrolytic';
 import { bodyFor } from '../part/resistor';
-import { leds } from '../part/led';
+import { lower } from '../assembly/lower';
 import { benchOf } from '../study/bench';
 import { noLoadStudy } from '../study/no-load';
-import { proposeResistor } from '../study/proposal';
+import { proposeDrive } from '../study/proposal';
 import { steadyStudy, type SteadyStudy } from '../study/steady';
+import type { GroupRecord } from '../document/coach-record';
 import type { Layout } from '../document/layout';
 import type { Bench } from '../study/bench';
-import type { Remedy } from './finding';
+import type { Extreme, Remedy } from './finding';
 
-/** Current a lamp may carry for a long life, in amperes. */
-export function longLifeAmps(led: string): number {
-  return leds[led].greatestAmps * leds[led].longLifeShare;
+/** The steady states that count where most is at stake: a DC track at full throttle both ways, any other as it is. */
+export function extremesOf(bench: Bench, steady: SteadyStudy): Extreme[] {
+  if (bench.supply.kind !== 'dc-track') return [{ steady, says: '' }];
+  return (['forward', 'reverse'] as const).map((direction) => {
+    const controls = { throttle: 1, direction };
+    const there = { ...bench, controls, lowered: lower(bench.assembly, bench.supply, { controls }) };
+    const says = direction === 'forward' ? ' at full throttle' : ' at full throttle in reverse';
+    return { steady: steadyStudy(there), says };
+  });
 }
 
-/** The least long-life current among the lamps of a group. */
-export function groupLongLifeAmps(layout: Layout, jobId: string, groupId: string): number {
-  const members = Object.values(layout.jobs[jobId].lamps).filter((l) => l.groupId === groupId);
-  return Math.min(...members.map((l) => longLifeAmps(l.part)));
+/** The greatest heat in each resistor, in watts, by part. */
+function hottest(extremes: readonly Extreme[]): Map<string, number> {
+  const heats = new Map<string, number>();
+  for (const { steady } of extremes)
+    for (const [id, r] of steady.resistors) heats.set(id, Math.max(heats.get(id) ?? 0, r.watts));
+  return heats;
 }
 
-const overdriven = (bench: Bench, steady: SteadyStudy): Set<string> =>
+const overdriven = (bench: Bench, extremes: readonly Extreme[]): Set<string> =>
   new Set(
-    steady.lamps
-      .filter((l) => l.amps.greatest > leds[bench.job.lamps[l.lampId].part].greatestAmps)
-      .flatMap((l) => bench.job.lamps[l.lampId].groupId ?? []),
+    extremes.flatMap(({ steady }) =>
+      steady.lamps
+        .filter((l) => l.amps.greatest > l.led.greatestAmps)
+        .flatMap((l) => bench.job.lamps[l.lampId].groupId ?? []),
+    ),
   );
 
-/** Fits a group with the resistor that gives the wanted light. */
+/** What fitting a group for the wanted light is called. */
+export function fitLabel(group: GroupRecord): string {
+  return group.drive === 'limiter'
+    ? 'Set the limiter for the wanted light'
+    : 'Fit the resistor for the wanted light';
+}
+
+/** Fits a group with the resistor, or sets its limiter to the current, that gives the wanted light. */
 export function fitProposal(draft: Draft<Layout>, jobId: string, groupId: string, layout: Layout): boolean {
-  const proposal = proposeResistor(layout, jobId, groupId, groupLongLifeAmps(layout, jobId, groupId));
+  const proposal = proposeDrive(layout, jobId, groupId);
   if (!proposal) return false;
   const group = draft.jobs[jobId].groups[groupId];
-  if (group.drive === 'none') group.drive = 'resistor-each';
-  group.ohms = proposal.ohms;
-  group.ratedWatts = Math.max(proposal.ratedWatts, 0.125);
+  group.drive = proposal.drive;
+  if (proposal.drive === 'limiter') group.limiterAmps = proposal.figure;
+  else {
+    group.ohms = proposal.figure;
+    group.ratedWatts = Math.max(proposal.ratedWatts, 0.125);
+  }
   return true;
 }
 
@@ -58,26 +79,28 @@ export function remedy(
     useful = recipe(draft) !== false;
   }).layout;
   if (!useful) return [];
-  const wasOver = overdriven(bench, steady);
+  const before = extremesOf(bench, steady);
+  const wasOver = overdriven(bench, before);
   let next = benchOf(at, jobId);
-  let after = steadyStudy(next);
+  let after = extremesOf(next, steadyStudy(next));
   const newlyOver = [...overdriven(next, after)].filter((g) => !wasOver.has(g));
   if (newlyOver.length > 0) {
     for (const groupId of newlyOver) {
-      const before = at;
+      const from = at;
       at = change(at, (draft) => {
-        fitProposal(draft, jobId, groupId, before);
+        fitProposal(draft, jobId, groupId, from);
       }).layout;
     }
     next = benchOf(at, jobId);
-    after = steadyStudy(next);
+    after = extremesOf(next, steadyStudy(next));
   }
+  const heats = hottest(after);
+  const held = hottest(before);
   at = change(at, (draft) => {
     for (const part of next.assembly.parts) {
       if (part.kind !== 'resistor') continue;
-      const watts = after.resistors.get(part.id)?.watts ?? 0;
-      const held = steady.resistors.get(part.id)?.watts ?? 0;
-      if (watts <= part.ratedWatts || held > part.ratedWatts) continue;
+      const watts = heats.get(part.id) ?? 0;
+      if (watts <= part.ratedWatts || (held.get(part.id) ?? 0) > part.ratedWatts) continue;
       const body = bodyFor(watts);
       if (!body) continue;
       const { conditioning, groups } = draft.jobs[jobId];

@@ -1,5 +1,6 @@
 import { formatQuantity } from '../quantity/format';
 import { RATING_MARGIN, ratingFor } from '../part/electrolytic';
+import { sourceName } from './names';
 import { rule } from './finding';
 import { remedy } from './remedy';
 
@@ -25,7 +26,7 @@ export const reservoirRating = rule({
         rule: 'reservoir-rating',
         severity: over ? ('stop' as const) : ('mind' as const),
         title: over ? 'The reservoir is rated too low' : 'The reservoir has little room',
-        sentence: `It sees ${now}up to ${formatQuantity(volts, 'volt')} with the booster at ${formatQuantity(noLoad.supplyVolts, 'volt')}; it is rated ${formatQuantity(ratedVolts, 'volt')}.`,
+        sentence: `It sees ${now}up to ${formatQuantity(volts, 'volt')} with the ${sourceName(bench.supply)} at its highest (${formatQuantity(noLoad.supplyVolts, 'volt')} peak) and every lamp out; it is rated ${formatQuantity(ratedVolts, 'volt')}.`,
         reason: over
           ? 'Above its rating an electrolytic heats, swells and vents. Leave a fifth of room.'
           : 'A fifth of room above the highest voltage lets it live long; the next rating costs little.',

@@ -6,8 +6,8 @@ import { remedy } from './remedy';
 /** Resistors that turn more into heat than their body bears. */
 export const resistorHeat = rule({
   id: 'resistor-heat',
-  needs: ['steady'],
-  judge(bench, { steady }) {
+  needs: ['steady', 'extremes'],
+  judge(bench, { steady, extremes }) {
     const findings: Finding[] = [];
     const seen = new Set<string>();
     for (const part of bench.assembly.parts) {
@@ -18,7 +18,10 @@ export const resistorHeat = rule({
       const alike = bench.assembly.parts.filter(
         (p) => p.kind === 'resistor' && p.path.join() === part.path.join(),
       );
-      const watts = Math.max(...alike.map((p) => steady.resistors.get(p.id)?.watts ?? 0));
+      const heat = (study: typeof steady): number =>
+        Math.max(...alike.map((p) => study.resistors.get(p.id)?.watts ?? 0));
+      const worst = extremes.reduce((a, b) => (heat(b.steady) > heat(a.steady) ? b : a));
+      const watts = heat(worst.steady);
       const { ratedWatts } = part;
       if (watts <= ratedWatts * RESISTOR_MARGIN) continue;
       const over = watts > ratedWatts;
@@ -36,7 +39,7 @@ export const resistorHeat = rule({
         rule: 'resistor-heat',
         severity: over ? 'stop' : 'mind',
         title: over ? 'A resistor runs too hot' : 'A resistor runs at its limit',
-        sentence: `${name} turns ${formatQuantity(watts, 'watt')} into heat; its body is rated ${wattsName(ratedWatts)} (${formatQuantity(ratedWatts, 'watt')}).`,
+        sentence: `${name} turns ${formatQuantity(watts, 'watt')} into heat${worst.says}; its body is rated ${wattsName(ratedWatts)} (${formatQuantity(ratedWatts, 'watt')}).`,
         reason: 'A resistor at its rating is hot enough to soften the roof it is glued to.',
         paths: [[...part.path, 'ratedWatts']],
         terminals: alike.map((p) => ({ part: p.id, terminal: 'one' })),

@@ -1,5 +1,5 @@
 import { formatQuantity } from '../quantity/format';
-import { leds } from '../part/led';
+import { supplyKind } from '../supply';
 import { rule } from './finding';
 import { lampNames, plural } from './names';
 import { remedy } from './remedy';
@@ -7,23 +7,25 @@ import { remedy } from './remedy';
 /** Lamps that are pushed backwards harder than they stand. */
 export const reverseVoltage = rule({
   id: 'reverse-voltage',
-  needs: ['steady'],
-  judge(bench, { steady }) {
-    const limitOf = (lampId: string): number => leds[bench.job.lamps[lampId].part].reverseVolts;
-    const pushed = steady.lamps.filter((l) => -l.volts.least > limitOf(l.lampId));
-    if (pushed.length === 0) return [];
+  needs: ['steady', 'extremes'],
+  judge(bench, { steady, extremes }) {
+    const pushedIn = (study: typeof steady): typeof steady.lamps =>
+      study.lamps.filter((l) => -l.volts.least > l.led.reverseVolts);
+    const worst = extremes.find((e) => pushedIn(e.steady).length > 0);
+    if (!worst) return [];
+    const pushed = pushedIn(worst.steady);
     const volts = Math.max(...pushed.map((l) => -l.volts.least));
-    const limit = Math.min(...pushed.map((l) => limitOf(l.lampId)));
-    const bare = bench.job.conditioning.rectifier === 'none';
+    const limit = Math.min(...pushed.map((l) => l.led.reverseVolts));
+    const bare = bench.job.conditioning.rectifier === 'none' && supplyKind(bench.supply).changesSides;
     return [
       {
         id: 'reverse-voltage',
         rule: 'reverse-voltage',
         severity: 'stop' as const,
         title: 'Voltage the wrong way through the lamps',
-        sentence: `${lampNames(pushed.map((l) => l.number))} ${plural(pushed.length, 'sees', 'see')} ${formatQuantity(volts, 'volt')} backwards; ${formatQuantity(limit, 'volt')} is the most.`,
+        sentence: `${lampNames(pushed.map((l) => l.number))} ${plural(pushed.length, 'sees', 'see')} ${formatQuantity(volts, 'volt')} backwards${worst.says}; ${formatQuantity(limit, 'volt')} is the most.`,
         reason: bare
-          ? 'The track changes sign all the time and nothing turns it round. Lamps break down backwards and go dark, soon or late.'
+          ? 'The track changes sides and nothing turns it round. Lamps break down backwards and go dark, soon or late.'
           : 'The lamp is in the wrong way round.',
         paths: [['jobs', bench.jobId, 'conditioning', 'rectifier']],
         terminals: pushed.map((l) => ({ part: l.part, terminal: 'cathode' })),

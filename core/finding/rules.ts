@@ -1,13 +1,22 @@
+import { builtIn } from './built-in';
+import { cellLoad } from './cell-load';
 import { flicker } from './flicker';
 import { inrush } from './inrush';
 import { lampCurrent } from './lamp-current';
+import { limiterHeadroom } from './limiter-headroom';
 import { looseLead } from './loose-lead';
 import { noCurrentLimit } from './no-current-limit';
+import { oneDirection } from './one-direction';
+import { pickupDrag } from './pickup-drag';
+import { regulatorDropout, regulatorHeat } from './regulator';
 import { reservoirBackwards } from './reservoir-backwards';
 import { reservoirRating } from './reservoir-rating';
 import { resistorHeat } from './resistor-heat';
 import { reverseVoltage } from './reverse-voltage';
+import { stationStop } from './station-stop';
 import { tooLowToLight } from './too-low-to-light';
+import { unevenSharing } from './uneven-sharing';
+import { wireColours } from './wire-colours';
 import type { Rule } from './finding';
 
 /** Every rule. A new one is a file beside these, and a line here. */
@@ -21,5 +30,15 @@ export const rules: readonly Rule[] = [
   inrush,
   tooLowToLight,
   flicker,
+  oneDirection,
+  regulatorHeat,
+  cellLoad,
+  builtIn,
   looseLead,
+  regulatorDropout,
+  limiterHeadroom,
+  unevenSharing,
+  stationStop,
+  pickupDrag,
+  wireColours,
 ];

@@ -32,10 +32,32 @@ export const tooLowToLight = rule({
       if (chargeResistor && chargeResistor.ohms > USUAL_CHARGE_OHMS) chargeResistor.ohms = USUAL_CHARGE_OHMS;
     };
     // A cure that leaves another lamp dark in its place is none.
-    const lights = (recipe: (draft: Draft<Layout>) => void): boolean =>
-      darkIn(steadyStudy(benchOf(change(layout, recipe).layout, jobId))).length === 0;
+    const lights = (recipe: (draft: Draft<Layout>) => boolean): boolean => {
+      let useful = false;
+      const tried = change(layout, (draft) => {
+        useful = recipe(draft);
+      }).layout;
+      return useful && darkIn(steadyStudy(benchOf(tried, jobId))).length === 0;
+    };
     const options: { label: string; recipe: (draft: Draft<Layout>) => boolean }[] = [
-      { label: 'Fit the resistor for the wanted light', recipe: (draft) => refit(draft, layout) },
+      {
+        label: groups.every((g) => bench.job.groups[g].drive === 'limiter')
+          ? 'Set the limiter for the wanted light'
+          : 'Fit the resistor for the wanted light',
+        recipe: (draft) => refit(draft, layout),
+      },
+      {
+        label: 'Wire each lamp by itself, not in strings',
+        recipe: (draft) => {
+          const strung = groups.filter((g) => bench.job.groups[g].inSeries > 1);
+          if (strung.length === 0) return false;
+          const single = (d: Draft<Layout>): void =>
+            strung.forEach((g) => void (d.jobs[jobId].groups[g].inSeries = 1));
+          const freed = change(layout, single).layout;
+          single(draft);
+          return refit(draft, freed);
+        },
+      },
       {
         label: 'Fit a smaller charge resistor, and lamp resistors to suit',
         recipe: (draft) => {
@@ -45,7 +67,7 @@ export const tooLowToLight = rule({
         },
       },
     ];
-    const cure = options.find((o) => lights((draft) => void o.recipe(draft)));
+    const cure = options.find((o) => lights((draft) => o.recipe(draft)));
     return [
       {
         id: 'too-low-to-light',

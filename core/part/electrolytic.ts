@@ -33,3 +33,13 @@ export function canSize(farads: number, ratedVolts: number): { diameter: number;
   const fits = sizes.find((s) => stored <= s.most) ?? { diameter: 18, height: 36 };
   return { diameter: fits.diameter, height: fits.height };
 }
+
+/** Reservoirs a shop for modellers has: capacitance in farads by rated volts, smallest first; typical, from memory. */
+export const stockFarads = [
+  47e-6, 100e-6, 220e-6, 330e-6, 470e-6, 680e-6, 1000e-6, 1500e-6, 2200e-6, 3300e-6, 4700e-6,
+] as const;
+
+/** Typical price of a reservoir: it grows with its can. */
+export function reservoirPrice(farads: number, ratedVolts: number): number {
+  return 0.15 + (farads * 1e6 * ratedVolts) / 60_000;
+}

@@ -16,6 +16,15 @@ export interface LedPart {
   readonly reverseVolts: number;
   /** Luminous flux at the test current. */
   readonly lumens: number;
+  /** How it comes: a single lamp, a unit cut off a strip, a lamp of a fairy string, or one at the end of a light bar. */
+  readonly form: 'led' | 'strip' | 'fairy' | 'bar';
+  /** Lamps in series inside it, and the resistance built in with them. */
+  readonly inSeries: number;
+  readonly builtInOhms: number;
+  /** Length of a unit between cut marks; null where nothing is cut. */
+  readonly unitMillimetres: number | null;
+  /** Typical price of one, in the layout's currency. */
+  readonly price: number;
   /** Chromaticity, CIE 1931, or a colour temperature on the Planckian locus. */
   readonly colour: { readonly kelvin: number } | { readonly x: number; readonly y: number };
 }
@@ -43,8 +52,48 @@ export function lumensAt(led: LedPart, amps: number): number {
   return amps > 0 ? (led.lumens * amps) / led.testAmps : 0;
 }
 
-const chip = { testAmps: 0.02, greatestAmps: 0.02, longLifeShare: 0.75, reverseVolts: 5 } as const;
+const chip = {
+  testAmps: 0.02,
+  greatestAmps: 0.02,
+  longLifeShare: 0.75,
+  reverseVolts: 5,
+  form: 'led',
+  inSeries: 1,
+  builtInOhms: 0,
+  unitMillimetres: null,
+  price: 0.2,
+} as const;
 const white = { ...chip, forwardVolts: 3.0, emission: 3, seriesOhms: 8, lumens: 1.5 } as const;
+
+/** Three lamps and a resistor between cut marks: 20 mA at 12 V. Its current falls when its voltage falls. */
+const strip12 = {
+  ...white,
+  form: 'strip',
+  inSeries: 3,
+  builtInOhms: 150,
+  unitMillimetres: 50,
+  lumens: 4.5,
+  price: 0.35,
+  longLifeShare: 1,
+  reverseVolts: 15,
+} as const;
+/**
+ * A lamp of a string on two lacquered wires: a glow near 3 V, full near 5 V, some 3 mA for four of
+ * them on a coin cell (common practice, no source).
+ */
+const fairy = {
+  ...white,
+  form: 'fairy',
+  forwardVolts: 2.7,
+  testAmps: 0.001,
+  greatestAmps: 0.006,
+  longLifeShare: 0.9,
+  emission: 2,
+  seriesOhms: 0,
+  builtInOhms: 430,
+  lumens: 0.12,
+  price: 0.1,
+} as const;
 
 /** Generic lamp types; figures are typical of small lamps, not any maker's. */
 export const leds: Readonly<Record<string, LedPart>> = Object.fromEntries(
@@ -74,6 +123,62 @@ export const leds: Readonly<Record<string, LedPart>> = Object.fromEntries(
         lumens: 0.5,
         colour: { x: 0.69, y: 0.3 },
       },
+      { id: 'strip-warm', name: 'Strip unit 12 V, warm 2700 K', ...strip12, colour: { kelvin: 2700 } },
+      { id: 'strip-neutral', name: 'Strip unit 12 V, neutral 4000 K', ...strip12, colour: { kelvin: 4000 } },
+      { id: 'strip-cool', name: 'Strip unit 12 V, cool 6500 K', ...strip12, colour: { kelvin: 6500 } },
+      {
+        id: 'strip-5v-warm',
+        name: 'Strip unit 5 V, warm 2700 K',
+        ...strip12,
+        inSeries: 1,
+        builtInOhms: 100,
+        unitMillimetres: 16.7,
+        lumens: 1.5,
+        price: 0.15,
+        reverseVolts: 5,
+        colour: { kelvin: 2700 },
+      },
+      { id: 'fairy-warm', name: 'Fairy-string lamp, warm 2500 K', ...fairy, colour: { kelvin: 2500 } },
+      {
+        id: 'bar-warm',
+        name: 'Light bar lit from its end, 2700 K',
+        ...white,
+        form: 'bar',
+        lumens: 1,
+        price: 1.2,
+        colour: { kelvin: 2700 },
+      },
     ] satisfies LedPart[]
   ).map((led) => [led.id, led]),
 );
+
+/** Where the light of one lamp comes out: distances from its place, in millimetres, and shares that add to 1. */
+export interface LightSpot {
+  readonly millimetres: number;
+  readonly share: number;
+}
+
+/** Share of the light at a bar's lamp that is left at its far end (common practice, no source). */
+const BAR_FAR_END = 0.35;
+const BAR_SPOTS = 16;
+
+/**
+ * Where a lamp's light comes out along the coach: a strip unit at each of its lamps, a bar all along
+ * it with less towards the far end, anything else at its place.
+ * @param barMillimetres length of a bar, from its lamp; unused for other forms
+ */
+export function lightSpots(led: LedPart, barMillimetres: number): LightSpot[] {
+  if (led.form === 'strip') {
+    const pitch = led.unitMillimetres! / led.inSeries;
+    return Array.from({ length: led.inSeries }, (_, i) => ({
+      millimetres: (i - (led.inSeries - 1) / 2) * pitch,
+      share: 1 / led.inSeries,
+    }));
+  }
+  if (led.form === 'bar') {
+    const weights = Array.from({ length: BAR_SPOTS }, (_, i) => BAR_FAR_END ** ((i + 0.5) / BAR_SPOTS));
+    const sum = weights.reduce((a, b) => a + b, 0);
+    return weights.map((w, i) => ({ millimetres: ((i + 0.5) / BAR_SPOTS) * barMillimetres, share: w / sum }));
+  }
+  return [{ millimetres: 0, share: 1 }];
+}

@@ -3,6 +3,9 @@ const decades = {
   E6: [10, 15, 22, 33, 47, 68],
   E12: [10, 12, 15, 18, 22, 27, 33, 39, 47, 56, 68, 82],
   E24: [10, 11, 12, 13, 15, 16, 18, 20, 22, 24, 27, 30, 33, 36, 39, 43, 47, 51, 56, 62, 68, 75, 82, 91],
+  // The finer series are their formula, rounded to three figures.
+  E48: Array.from({ length: 48 }, (_, k) => Math.round(100 * 10 ** (k / 48)) / 10),
+  E96: Array.from({ length: 96 }, (_, k) => Math.round(100 * 10 ** (k / 96)) / 10),
 } as const;
 
 export type SeriesName = keyof typeof decades;
@@ -26,4 +29,32 @@ export function nearestPreferred(value: number, series: SeriesName): number {
 /** The smallest preferred value that is not below a value. */
 export function nextPreferred(value: number, series: SeriesName): number {
   return around(value, series).find((v) => v >= value * (1 - 1e-9))!;
+}
+
+/** Two preferred resistors that together make a value. */
+export interface ResistorPair {
+  readonly joined: 'series' | 'parallel';
+  readonly ohms: number;
+  readonly first: number;
+  readonly second: number;
+}
+
+/** The pair of E12 values, in series or side by side, that comes nearest to a resistance, by ratio. */
+export function nearestPair(ohms: number): ResistorPair {
+  let best: ResistorPair | null = null;
+  const offer = (pair: ResistorPair): void => {
+    if (!best || Math.abs(Math.log(pair.ohms / ohms)) < Math.abs(Math.log(best.ohms / ohms)) - 1e-12)
+      best = pair;
+  };
+  for (const first of around(ohms, 'E12')) {
+    if (first < ohms * 0.999) {
+      const second = nearestPreferred(ohms - first, 'E12');
+      if (second <= first) offer({ joined: 'series', ohms: first + second, first, second });
+    }
+    if (first > ohms * 1.001) {
+      const second = nearestPreferred(1 / (1 / ohms - 1 / first), 'E12');
+      if (second >= first) offer({ joined: 'parallel', ohms: 1 / (1 / first + 1 / second), first, second });
+    }
+  }
+  return best!;
 }

@@ -29,14 +29,14 @@ export function inrushStudy(bench: Bench, onProgress?: (share: number) => boolea
   const reservoir = assembly.parts.find((p) => p.kind === 'electrolytic' && !lowered.leftOut.includes(p.id));
   if (!reservoir || reservoir.kind !== 'electrolytic') return null;
   const charge = assembly.parts.find((p) => p.id === 'charge');
-  const ohms = supply.trackOhms + (charge?.kind === 'resistor' ? charge.ohms : 0);
+  const ohms = supplyKind(supply).sourceOhms(supply) + (charge?.kind === 'resistor' ? charge.ohms : 0);
   const limit = supplyKind(supply).limit(supply);
   const stop = Math.min(
     LONGEST_SECONDS,
     Math.max(1e-3, TIME_CONSTANTS * ohms * reservoir.farads, 2 * limit.seconds),
   );
   const run = transientOf(lowered.netlist, { stop, longestStep: 1e-3, start: 'given' }, (plan) => {
-    const amps = currentProbe(plan, 'v_booster');
+    const amps = currentProbe(plan, 'r_supply');
     return [(s, t) => Math.abs(amps(s, t))];
   });
   let peakAmps = run.step.after[0];

@@ -7,7 +7,7 @@ import type { Bench } from './bench';
 
 /** The highest voltage the reservoir can see. */
 export interface NoLoadStudy {
-  /** The supply's highest amplitude. */
+  /** The highest the supply can give, peak. */
   readonly supplyVolts: number;
   /** Over the reservoir with every lamp out, in volts. */
   readonly volts: Spread;
@@ -29,7 +29,7 @@ export function noLoadStudy(bench: Bench): NoLoadStudy | null {
     leads: assembly.leads.filter((l) => !lamps.has(l.from.part) && !lamps.has(l.to.part)),
   };
   const supplyVolts = supplyKind(supply).highestVolts(supply);
-  const { netlist, nodeOf } = lower(bare, supply, { volts: supplyVolts });
+  const { netlist, nodeOf } = lower(bare, supply, { controls: bench.controls, atHighest: true });
   const plus = nodeOf.get(`${reservoir.id}.plus`);
   const minus = nodeOf.get(`${reservoir.id}.minus`);
   if (plus === undefined || minus === undefined) return null;

@@ -1,7 +1,9 @@
 import { elementId, lower } from '../assembly/lower';
 import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
 import { transientOf } from '../circuit/transient';
-import { leds, lumensAt } from '../part/led';
+import { lumensAt } from '../part/led';
+import { tints } from '../part/tint';
+import { tintedLight } from '../light/tinted';
 import type { Part } from '../assembly/assembly';
 import type { Bench } from './bench';
 import type { SteadyStudy } from './steady';
@@ -51,9 +53,13 @@ export function powerCutStudy(
     netlist,
     { stop: LONGEST_SECONDS, longestStep: LONGEST_SECONDS, start: { stored: steady.stored }, relative: 1e-4 },
     (plan): Probe[] => {
-      const amps = lamps.map((l) => ({ led: leds[l.led], probe: currentProbe(plan, elementId('d', l.id)) }));
+      const amps = lamps.map((l) => ({
+        led: l.led,
+        share: tintedLight(l.led.colour, tints[bench.job.lamps[l.lampId].tint]).share,
+        probe: currentProbe(plan, elementId('d', l.id)),
+      }));
       return [
-        (s, t) => amps.reduce((sum, { led, probe }) => sum + lumensAt(led, probe(s, t)), 0),
+        (s, t) => amps.reduce((sum, { led, share, probe }) => sum + share * lumensAt(led, probe(s, t)), 0),
         voltageProbe(plan, nodeOf.get(`${reservoir.id}.plus`)!, nodeOf.get(`${reservoir.id}.minus`)!),
       ];
     },

@@ -1,18 +1,34 @@
-import { nearestPreferred } from '../part/preferred';
+import { nearestPair, nearestPreferred, type ResistorPair, type SeriesName } from '../part/preferred';
 import { bodyFor } from '../part/resistor';
+import { lampType } from '../document/lamp-type';
 import { change } from '../document/patch';
-import { benchOf } from './bench';
+import { inOrder, type Layout } from '../document/layout';
+import { atMost, benchOf } from './bench';
 import { steadyStudy, type SteadyStudy } from './steady';
 import { meanLux, windowLight } from './window-light';
-import type { Layout } from '../document/layout';
+import type { GroupRecord } from '../document/coach-record';
 
-/** A resistor that gives the wanted light, and what it then does. */
-export interface ResistorProposal {
-  /** Resistance that would hit the wanted light exactly. */
-  readonly exactOhms: number;
-  /** The preferred value (E12) nearest to it. */
-  readonly ohms: number;
-  /** Heat in each such resistor, and the body that takes it. */
+/** One thing that can be fitted, and what it then gives. */
+export interface Offer {
+  readonly from: 'drawer' | SeriesName | 'pair' | 'fixed' | 'adjustable';
+  /** Ohms of a resistor or pair; amperes of a limiter. */
+  readonly figure: number;
+  readonly pair: ResistorPair | null;
+  /** How many of it the drawer holds; null where it is not from there. */
+  readonly inDrawer: number | null;
+}
+
+/** What gives a group the wanted light, and what it then does. */
+export interface Proposal {
+  readonly drive: Exclude<GroupRecord['drive'], 'none'>;
+  /** Resistance (ohms) or limiter setting (amperes) that would hit the wanted light exactly. */
+  readonly exact: number;
+  /** What is proposed to be fitted. */
+  readonly figure: number;
+  readonly from: Offer['from'];
+  /** Other ways to come near it, nearest last. */
+  readonly offers: readonly Offer[];
+  /** Heat in each such resistor (or in the limiter), and the resistor body that takes it. */
   readonly watts: number;
   readonly ratedWatts: number;
   /** Light it gives, in lux at seat height. */
@@ -22,68 +38,201 @@ export interface ResistorProposal {
 }
 
 const TURNS = 24;
+/** A drawer's resistor is taken when it is this near to the exact value, as a ratio. */
+const NEAR_ENOUGH = 1.25;
+/** Limiters that are sold with a fixed current, in amperes. */
+export const fixedLimiterAmps = [0.01, 0.015, 0.02] as const;
+const LEAST_LIMITER_AMPS = 2e-4;
+const MOST_LIMITER_AMPS = 0.5;
 
-/**
- * Finds the resistor for a group of lamps that gives the wanted light, by solving the job, not by
- * a rule: the light of the periodic steady state is brought to the wanted mean over the windows.
- * Lamps are never asked for more than their long-life current.
- * @param drive how the group is to be driven; the drive it has when left out, each its own when it has none
- * @returns null when the group has no lamps or no light can be had
- */
-export function proposeResistor(
+/** Current a lamp may carry for a long life, in amperes. */
+export function longLifeAmps(led: { readonly greatestAmps: number; readonly longLifeShare: number }): number {
+  return led.greatestAmps * led.longLifeShare;
+}
+
+/** How a group without a limit is best given one: strips and the like share, lamps have their own. */
+export function usualDrive(
   layout: Layout,
   jobId: string,
   groupId: string,
-  longLifeAmps: number,
-  drive?: 'resistor-each' | 'resistor-shared',
-): ResistorProposal | null {
+): 'resistor-each' | 'resistor-shared' {
+  const members = Object.values(layout.jobs[jobId].lamps).filter((l) => l.groupId === groupId);
+  return members.every((l) => lampType(layout, l.part).builtInOhms > 0) && members.length > 0
+    ? 'resistor-shared'
+    : 'resistor-each';
+}
+
+/**
+ * Finds the resistor, or limiter setting, for a group of lamps that gives the wanted light, by
+ * solving the job, not by a rule: the light of the periodic steady state is brought to the wanted
+ * mean over the windows. Lamps are never asked for more than their long-life current, at full
+ * throttle either.
+ * @param drive how the group is to be driven; the drive it has when left out, the usual one when it has none
+ * @returns null when the group has no lamps or no light can be had
+ */
+export function proposeDrive(
+  layout: Layout,
+  jobId: string,
+  groupId: string,
+  drive?: Exclude<GroupRecord['drive'], 'none'>,
+): Proposal | null {
   const job = layout.jobs[jobId];
-  if (!Object.values(job.lamps).some((l) => l.groupId === groupId)) return null;
+  const group = job.groups[groupId];
+  const members = Object.entries(job.lamps).filter(([, l]) => l.groupId === groupId);
+  if (members.length === 0) return null;
+  const chosen = drive ?? (group.drive === 'none' ? usualDrive(layout, jobId, groupId) : group.drive);
+  const limiter = chosen === 'limiter';
   let stored: Float64Array | undefined;
-  const solve = (ohms: number): { lux: number; amps: number; steady: SteadyStudy } => {
+
+  interface Tried {
+    readonly lux: number;
+    /** The largest share of its long-life current that a lamp of the group carries. */
+    readonly load: number;
+    readonly watts: number;
+  }
+  const memberIds = new Set(members.map(([id]) => id));
+  const resistorIds = new Set([...[...memberIds].map((id) => `resistor-${id}`), `resistor-${groupId}`]);
+  const loadOf = (steady: SteadyStudy): number =>
+    Math.max(
+      0,
+      ...steady.lamps
+        .filter((l) => memberIds.has(l.lampId))
+        .map((l) => l.amps.greatest / longLifeAmps(l.led)),
+    );
+  const solve = (figure: number): Tried => {
     const { layout: tried } = change(layout, (draft) => {
-      const group = draft.jobs[jobId].groups[groupId];
-      group.ohms = ohms;
-      group.drive = drive ?? (group.drive === 'none' ? 'resistor-each' : group.drive);
+      const g = draft.jobs[jobId].groups[groupId];
+      g.drive = chosen;
+      if (limiter) g.limiterAmps = figure;
+      else g.ohms = figure;
     });
-    const steady = steadyStudy(benchOf(tried, jobId), stored);
+    const bench = benchOf(tried, jobId);
+    const steady = steadyStudy(bench, stored);
     stored = steady.stored;
-    const members = steady.lamps.filter((l) => job.lamps[l.lampId].groupId === groupId);
+    const most = atMost(bench);
+    const hard = most === bench ? steady : steadyStudy(most);
+    const heats = limiter
+      ? [hard.holders.get(`limiter-${groupId}`)?.watts ?? 0]
+      : [...hard.resistors].filter(([id]) => resistorIds.has(id)).map(([, r]) => r.watts);
     return {
       lux: meanLux(windowLight(tried.jobs[jobId], steady)),
-      amps: Math.max(...members.map((l) => l.amps.greatest)),
-      steady,
+      load: loadOf(hard),
+      watts: Math.max(0, ...heats),
     };
   };
-  const bright = (s: { lux: number; amps: number }): boolean =>
-    s.lux > job.wantedLux || s.amps > longLifeAmps;
-  let low = 1;
-  let high = 1e6;
-  if (!bright(solve(low))) return settle(low, 'supply');
-  for (let i = 0; i < TURNS && high / low > 1.005; i++) {
-    const middle = Math.sqrt(low * high);
-    if (bright(solve(middle))) low = middle;
-    else high = middle;
-  }
-  return settle(high, solve(low).amps > longLifeAmps ? 'lamp' : null);
+  const tooBright = (t: Tried): boolean => t.lux > job.wantedLux || t.load > 1;
 
-  function settle(exactOhms: number, limitedBy: 'lamp' | 'supply' | null): ResistorProposal | null {
-    let ohms = nearestPreferred(exactOhms, 'E12');
-    let at = solve(ohms);
-    if (at.amps > longLifeAmps) {
-      ohms = nearestPreferred(ohms * 1.2, 'E12');
-      at = solve(ohms);
+  // Bracketed by figures at which it is too bright, and at which it is not.
+  let bright = limiter ? MOST_LIMITER_AMPS : 0.1;
+  let dim = limiter ? LEAST_LIMITER_AMPS : 1e6;
+  if (!tooBright(solve(bright))) return settled(bright, 'supply');
+  if (tooBright(solve(dim))) return settled(dim, null);
+  for (let i = 0; i < TURNS && Math.abs(Math.log(dim / bright)) > 0.005; i++) {
+    const middle = Math.sqrt(bright * dim);
+    if (tooBright(solve(middle))) bright = middle;
+    else dim = middle;
+  }
+  return settled(dim, solve(bright).load > 1 ? 'lamp' : null);
+
+  function settled(exact: number, limitedBy: Proposal['limitedBy']): Proposal | null {
+    const offers = limiter ? limiterOffers(exact) : resistorOffers(layout, exact, members.length);
+    let { figure, from } = preferredOffer(offers, exact);
+    let at = solve(figure);
+    if (at.load > 1) {
+      figure = limiter ? exact : nearestPreferred(Math.max(exact, figure) * 1.2, 'E12');
+      from = limiter ? 'adjustable' : 'E12';
+      at = solve(figure);
     }
     if (!(at.lux > 0)) return null;
-    const heats = [...at.steady.resistors].filter(([id]) => id !== 'charge').map(([, r]) => r.watts);
-    const ids = new Set(
-      Object.entries(job.lamps)
-        .filter(([, l]) => l.groupId === groupId)
-        .map(([id]) => `resistor-${id}`),
-    );
-    const own = [...at.steady.resistors].filter(([id]) => ids.has(id) || id === `resistor-${groupId}`);
-    const watts = Math.max(...(own.length > 0 ? own.map(([, r]) => r.watts) : heats));
-    const body = bodyFor(watts);
-    return { exactOhms, ohms, watts, ratedWatts: body?.watts ?? 5, lux: at.lux, limitedBy };
+    const body = bodyFor(at.watts);
+    return {
+      drive: chosen,
+      exact,
+      figure,
+      from,
+      offers,
+      watts: at.watts,
+      ratedWatts: body?.watts ?? 5,
+      lux: at.lux,
+      limitedBy,
+    };
   }
+}
+
+function preferredOffer(offers: readonly Offer[], exact: number): { figure: number; from: Offer['from'] } {
+  const near = (o: Offer): boolean => Math.abs(Math.log(o.figure / exact)) < Math.log(NEAR_ENOUGH);
+  const chosen =
+    offers.find((o) => o.from === 'drawer' && near(o)) ??
+    offers.find((o) => o.from === 'fixed' && Math.abs(Math.log(o.figure / exact)) < Math.log(1.06)) ??
+    offers.find((o) => o.from === 'E12' || o.from === 'adjustable')!;
+  return chosen;
+}
+
+/** What can be had for a resistance: from the drawer, from E6 to E96, and as a pair. */
+export function resistorOffers(layout: Layout, ohms: number, needed: number): Offer[] {
+  const held = Math.min(1e7, Math.max(0.1, ohms));
+  const stock = inOrder(layout.drawer.resistors)
+    .filter((r) => r.count >= needed)
+    .sort((a, b) => Math.abs(Math.log(a.ohms / held)) - Math.abs(Math.log(b.ohms / held)))[0];
+  const series = (['E6', 'E12', 'E24', 'E48', 'E96'] as const).map((from): Offer => ({
+    from,
+    figure: nearestPreferred(held, from),
+    pair: null,
+    inDrawer: null,
+  }));
+  const pair = nearestPair(held);
+  return [
+    ...(stock ? [{ from: 'drawer' as const, figure: stock.ohms, pair: null, inDrawer: stock.count }] : []),
+    ...series,
+    { from: 'pair', figure: pair.ohms, pair, inDrawer: null },
+  ];
+}
+
+function limiterOffers(amps: number): Offer[] {
+  const fixed = [...fixedLimiterAmps].sort(
+    (a, b) => Math.abs(Math.log(a / amps)) - Math.abs(Math.log(b / amps)),
+  )[0];
+  const plain = { pair: null, inDrawer: null };
+  return [
+    { from: 'fixed', figure: fixed, ...plain },
+    { from: 'adjustable', figure: Number(amps.toPrecision(2)), ...plain },
+  ];
+}
+
+/**
+ * The light that was liked on a bench supply: the group's lamps on plain DC through a resistance.
+ * @param volts what the bench supply was set to
+ * @param ohms resistance in the way of the whole group; 0 for none
+ * @returns mean illuminance over the windows, in lux, to be wanted in the coach
+ */
+export function likedLux(
+  layout: Layout,
+  jobId: string,
+  groupId: string,
+  volts: number,
+  ohms: number,
+): number {
+  const { layout: bench } = change(layout, (draft) => {
+    const job = draft.jobs[jobId];
+    draft.supplies[job.supplyId] = {
+      kind: 'layout-bus',
+      order: 1,
+      name: 'Bench supply',
+      volts,
+      highestVolts: volts,
+      limitAmps: 1,
+      tripSeconds: 1,
+      wireOhms: 0.01,
+    };
+    Object.assign(job.conditioning, {
+      rectifier: 'none',
+      chargeResistor: null,
+      reservoir: null,
+      regulator: null,
+    });
+    const group = job.groups[groupId];
+    group.drive = ohms > 0 ? 'resistor-shared' : 'none';
+    if (ohms > 0) group.ohms = ohms;
+  });
+  return meanLux(windowLight(bench.jobs[jobId], steadyStudy(benchOf(bench, jobId))));
 }

@@ -1,4 +1,5 @@
-import { illuminanceBelow } from '../light/illuminance';
+import { illuminanceBelow, type DownLamp } from '../light/illuminance';
+import { lightSpots } from '../part/led';
 import { windowLightness } from '../light/wanted';
 import type { CoachRecord } from '../document/coach-record';
 import type { SteadyStudy } from './steady';
@@ -21,15 +22,28 @@ export function windowCentres(dimensions: CoachRecord['dimensions']): number[] {
 
 /** Illuminance at seat height behind each window, from the lamps as solved. */
 export function windowLight(job: CoachRecord, steady: SteadyStudy): WindowLight[] {
-  const lamps = steady.lamps.map((l) => ({
-    millimetres: job.lamps[l.lampId].placeMillimetres,
-    lumens: l.lumens,
-  }));
+  const lamps = steady.lamps.flatMap((l) => spotsAlong(job, l));
   return windowCentres(job.dimensions).map((millimetres) => {
     const lux = illuminanceBelow(lamps, millimetres, job.dimensions.lampDropMillimetres);
     return { millimetres, lux, lightness: windowLightness(lux) };
   });
 }
+
+/** Where a lamp's light comes out along the coach, and how much. */
+function spotsAlong(job: CoachRecord, reading: SteadyStudy['lamps'][number]): DownLamp[] {
+  const place = job.lamps[reading.lampId].placeMillimetres;
+  const { lengthMillimetres } = job.dimensions;
+  // A bar runs from its lamp to the farther end.
+  const along = place < lengthMillimetres / 2 ? 1 : -1;
+  const room = along > 0 ? lengthMillimetres - place : place;
+  return lightSpots(reading.led, along * Math.max(1, room - BAR_END_MILLIMETRES)).map((spot) => ({
+    millimetres: place + spot.millimetres,
+    lumens: reading.lumens * spot.share,
+  }));
+}
+
+/** A bar stops short of the end wall. */
+const BAR_END_MILLIMETRES = 6;
 
 /** Mean illuminance over all windows, in lux. */
 export function meanLux(windows: readonly WindowLight[]): number {

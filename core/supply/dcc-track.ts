@@ -1,5 +1,4 @@
-import type { Element, Provenance } from '../circuit/netlist';
-import type { SupplyKind } from './supply-kind';
+import { sourceBehindOhms, type SupplyKind } from './supply-kind';
 
 /** Halves of a one: 58 microseconds (NMRA S-9.1). */
 export const ONE_HALF_SECONDS = 58e-6;
@@ -23,25 +22,31 @@ export interface DccTrack {
 export const dccTrack: SupplyKind<DccTrack> = {
   kind: 'dcc-track',
   name: 'DCC track',
+  onTrack: true,
+  changesSides: true,
+  sides: { right: 'right rail', left: 'left rail' },
+  words: (supply) => `DCC ±${supply.amplitudeVolts} V`,
   highestVolts: (supply) => supply.highestVolts,
   limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
-  lower(supply, { right, left }, volts, of: Provenance): Element[] {
-    return [
+  sourceOhms: (supply) => supply.trackOhms,
+  faults: (supply) => [
+    {
+      id: 'set-high',
+      name: 'Booster set high',
+      says: `The booster may be set or drift to ±${supply.highestVolts} V; ratings have to stand that.`,
+    },
+  ],
+  lower: (supply, nodes, feeding, of) =>
+    sourceBehindOhms(
       {
-        kind: 'voltage',
-        id: 'v_booster',
-        a: 'booster',
-        b: left,
-        of,
-        wave: {
-          kind: 'dcc',
-          amplitude: volts ?? supply.amplitudeVolts,
-          bits: supply.bits,
-          oneHalf: ONE_HALF_SECONDS,
-          zeroHalf: supply.zeroHalfMicroseconds * 1e-6,
-        },
+        kind: 'dcc',
+        amplitude: feeding.atHighest ? supply.highestVolts : supply.amplitudeVolts,
+        bits: supply.bits,
+        oneHalf: ONE_HALF_SECONDS,
+        zeroHalf: supply.zeroHalfMicroseconds * 1e-6,
       },
-      { kind: 'resistor', id: 'r_track', a: 'booster', b: right, ohms: supply.trackOhms, of },
-    ];
-  },
+      supply.trackOhms,
+      nodes,
+      of,
+    ),
 };

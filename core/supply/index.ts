@@ -1,13 +1,27 @@
+import { acTrack, type AcTrack } from './ac-track';
+import { cellSupply, type CellSupply } from './cell';
+import { dcTrack, type DcTrack } from './dc-track';
 import { dccTrack, type DccTrack } from './dcc-track';
+import { layoutBus, type LayoutBus } from './layout-bus';
 import type { SupplyKind } from './supply-kind';
 
-/** Every supply a job can hang on. A new kind is a file beside this one, and a line here. */
-export type Supply = DccTrack;
+/** Every supply a job can hang on. A new kind is a file beside these, and a line here. */
+export type Supply = DcTrack | DccTrack | AcTrack | LayoutBus | CellSupply;
+export type SupplyKindName = Supply['kind'];
 
-const kinds = { 'dcc-track': dccTrack } as const;
+export const supplyKinds = {
+  'dc-track': dcTrack,
+  'dcc-track': dccTrack,
+  'ac-track': acTrack,
+  'layout-bus': layoutBus,
+  cell: cellSupply,
+} as const;
 
+/** The kind of a supply, ready to answer for it. */
 export function supplyKind(supply: Supply): SupplyKind<Supply> {
-  return kinds[supply.kind];
+  // Each kind answers for its own sort of record, and the record says which it is.
+  return supplyKinds[supply.kind] as unknown as SupplyKind<Supply>;
 }
 
-export type { DccTrack };
+export type { AcTrack, CellSupply, DccTrack, DcTrack, LayoutBus };
+export { usualControls, type Controls, type Feeding } from './supply-kind';

@@ -1,21 +1,67 @@
 import type { Element, Provenance } from '../circuit/netlist';
 
-/** What every kind of supply answers; one file a kind. */
+/** What a person's hand is on: outside the document, remembered, not undone. */
+export interface Controls {
+  /** Share of full throttle, 0 to 1; only a DC track heeds it. */
+  readonly throttle: number;
+  readonly direction: 'forward' | 'reverse';
+}
+
+export const usualControls: Controls = { throttle: 1, direction: 'forward' };
+
+/** The two conductors a supply comes on. On a cell or a bus `right` is plus and `left` minus. */
+export interface SupplyNodes {
+  readonly right: string;
+  readonly left: string;
+}
+
+/** How a supply is to be taken for one study. */
+export interface Feeding {
+  readonly controls: Controls;
+  /** The most it can be set, drift or pulse to, in place of what it is set to. */
+  readonly atHighest?: boolean;
+}
+
+/** Something a supply can do to a job that is not its everyday state. */
+export interface SupplyFault {
+  readonly id: string;
+  readonly name: string;
+  readonly says: string;
+}
+
+/** What every kind of supply answers; one file a kind, listed in `index.ts`. */
 export interface SupplyKind<S> {
   readonly kind: string;
   readonly name: string;
-  /** The highest amplitude it can give, in volts. */
+  /** Wheels collect it, so dirty rail and dead frogs interrupt it. */
+  readonly onTrack: boolean;
+  /** Its two sides change over, by themselves or with the direction: what hangs on it needs a rectifier. */
+  readonly changesSides: boolean;
+  /** Names of its two conductors, as the trade has them. */
+  readonly sides: { readonly right: string; readonly left: string };
+  /** In a few words with its figure: "DCC ±15 V". */
+  words(supply: S, controls: Controls): string;
+  /** The highest voltage, peak and without sign, that it can give, in volts. */
   highestVolts(supply: S): number;
-  /** What it delivers before it switches off, and how long it bears more. */
+  /** What it delivers before it switches off or suffers, and how long it bears more. */
   limit(supply: S): { readonly amps: number; readonly seconds: number };
-  /**
-   * Its circuit between the two rails.
-   * @param volts amplitude to use in place of the one it is set to
-   */
-  lower(
-    supply: S,
-    nodes: { readonly right: string; readonly left: string },
-    volts: number | null,
-    of: Provenance,
-  ): Element[];
+  /** Resistance between its terminals' far ends: source, wires, rails and wheels. */
+  sourceOhms(supply: S): number;
+  /** What it may do wrong. */
+  faults(supply: S): readonly SupplyFault[];
+  /** Its circuit. The element `r_supply` lies in the right conductor, its current positive towards the job. */
+  lower(supply: S, nodes: SupplyNodes, feeding: Feeding, of: Provenance): Element[];
+}
+
+/** A source between the far ends, and the resistance in the right conductor: what most supplies are. */
+export function sourceBehindOhms(
+  wave: Extract<Element, { kind: 'voltage' }>['wave'],
+  ohms: number,
+  { right, left }: SupplyNodes,
+  of: Provenance,
+): Element[] {
+  return [
+    { kind: 'voltage', id: 'v_supply', a: 'supply', b: left, of, wave },
+    { kind: 'resistor', id: 'r_supply', a: 'supply', b: right, ohms, of },
+  ];
 }

@@ -28,18 +28,31 @@ export interface CircuitDrawing {
 
 const PLUS = 72;
 const MINUS = 312;
-const SHARED = 138;
+/** The line of the lamps behind a limiter or a shared resistor. */
+const OWN_LINE = 138;
+const OWN_RESISTOR = 152;
 const LEFT_RAIL = 262;
 const HEIGHT = 352;
+const LEAST_PITCH = 34;
+const MOST_PITCH = 74;
+/** The charge resistor's leg, when a diode lies across it. */
+const LEG = 170;
+
+/** Width each part before the lamps takes. */
+const widths: Partial<Record<Part['kind'], number>> = {
+  switch: 62,
+  bridge: 110,
+  electrolytic: 76,
+  regulator: 84,
+};
 
 /**
- * Draws an assembly as a circuit: track at the left, rectifier, charge resistor and reservoir,
- * then a column for each lamp between the plus line and the return. Everything comes from the
- * parts and leads; a lead that is missing is not drawn.
+ * Draws an assembly as a circuit: supply at the left, rectifier, charge resistor, reservoir and
+ * regulator, then a column for each string of lamps between the plus line and the return.
+ * Everything comes from the parts and leads; a lead that is missing is not drawn.
  * @param room width wished for; more is taken when the lamps need it
  */
 export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
-  const has = (id: string): boolean => assembly.parts.some((p) => p.id === id);
   const at = new Map<string, Point>();
   const symbols: PlacedSymbol[] = [];
   const place = (part: Part, terminals: Record<string, Point>): void => {
@@ -47,51 +60,129 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
     for (const [terminal, point] of Object.entries(terminals))
       at.set(terminalKey({ part: part.id, terminal }), point);
   };
-  let x = has('bridge') ? 172 : 96;
-  const columns = assembly.parts.filter(
-    (p) => p.kind === 'lamp' || (p.kind === 'resistor' && p.role === 'shared'),
-  );
-  const before = x + (has('charge') ? 62 : 0) + (has('reservoir') ? 76 : 0);
-  const pitch = Math.max(34, Math.min(74, (room - before - 24) / Math.max(1, columns.length)));
+  const has = (id: string): boolean => assembly.parts.some((p) => p.id === id);
+  const beside = has('charge-diode');
+  const strings = stringsOf(assembly);
+  let x = 62;
+  const before =
+    x +
+    assembly.parts.reduce((sum, p) => sum + (widths[p.kind] ?? 0), 0) +
+    (has('charge') && !beside ? 62 : 0) +
+    (has('rectifier') ? 62 : 0) +
+    (beside ? 50 : 0);
+  const columns = strings.length + assembly.parts.filter((p) => isOwnLine(p)).length;
+  const pitch = Math.max(LEAST_PITCH, Math.min(MOST_PITCH, (room - before - 24) / Math.max(1, columns)));
+  const lying = (part: Part, from: string, to: string): void => {
+    place(part, { [from]: { x: x + 16, y: PLUS }, [to]: { x: x + 58, y: PLUS } });
+    x += 62;
+  };
 
   for (const part of assembly.parts) {
     switch (part.kind) {
       case 'rails':
         place(part, { right: { x: 54, y: PLUS }, left: { x: 54, y: LEFT_RAIL } });
         break;
+      case 'switch':
+        lying(part, 'one', 'two');
+        break;
       case 'bridge':
         place(part, {
-          right: { x: 116, y: 122 },
-          left: { x: 116, y: 214 },
-          plus: { x: 162, y: 168 },
-          minus: { x: 70, y: 168 },
+          right: { x: x + 54, y: 122 },
+          left: { x: x + 54, y: 214 },
+          plus: { x: x + 100, y: 168 },
+          minus: { x: x + 8, y: 168 },
         });
+        x += 110;
+        break;
+      case 'diode':
+        if (part.role === 'rectifier') lying(part, 'anode', 'cathode');
+        else place(part, { anode: { x: x + 6, y: LEG }, cathode: { x: x + 6, y: PLUS } });
+        if (part.role === 'charge') x += 20;
         break;
       case 'electrolytic':
-        x += 32;
-        place(part, { plus: { x, y: PLUS }, minus: { x, y: MINUS } });
-        x += 44;
+        x += beside ? 46 : 32;
+        place(part, { plus: { x, y: beside ? LEG : PLUS }, minus: { x, y: MINUS } });
+        if (beside) {
+          // The charge resistor was met first; it hangs above the reservoir, in its leg.
+          const charge = assembly.parts.find((p) => p.id === 'charge')!;
+          place(charge, { one: { x, y: PLUS }, two: { x, y: LEG } });
+        }
+        x += beside ? 36 : 44;
         break;
       case 'resistor':
-        if (part.role === 'charge') {
-          place(part, { one: { x: x + 16, y: PLUS }, two: { x: x + 58, y: PLUS } });
-          x += 62;
-        } else if (part.role === 'shared') {
+        if (part.role === 'charge' && !beside) lying(part, 'one', 'two');
+        else if (part.role === 'shared') {
           x += pitch;
-          place(part, { one: { x, y: PLUS }, two: { x, y: SHARED } });
-        } else place(part, { one: { x: x + pitch, y: PLUS }, two: { x: x + pitch, y: 152 } });
+          place(part, { one: { x, y: PLUS }, two: { x, y: OWN_LINE } });
+        } else if (part.role === 'each') {
+          place(part, { one: { x: x + pitch, y: PLUS }, two: { x: x + pitch, y: OWN_RESISTOR } });
+        }
+        break;
+      case 'limiter':
+        x += pitch;
+        place(part, { in: { x, y: PLUS }, out: { x, y: OWN_LINE } });
+        break;
+      case 'regulator':
+        place(part, {
+          in: { x: x + 22, y: PLUS },
+          out: { x: x + 78, y: PLUS },
+          common: { x: x + 50, y: MINUS },
+        });
+        x += 84;
         break;
       case 'lamp': {
-        x += pitch;
-        const own = at.get(`resistor-${part.lampId}.two`);
-        const shared = assembly.parts.some((p) => p.id === `resistor-${part.groupId ?? ''}`);
-        const top = own ? own.y + 12 : shared ? SHARED : part.groupId === null ? 164 : PLUS;
-        place(part, { anode: { x, y: top }, cathode: { x, y: MINUS } });
+        const string = strings.find((s) => s.includes(part))!;
+        const place0 = string.indexOf(part);
+        if (place0 === 0) x += pitch;
+        const top = topOf(assembly, string[0], at);
+        const span = (MINUS - top) / string.length;
+        const gap = string.length > 1 ? 4 : 0;
+        place(part, {
+          anode: { x, y: top + place0 * span },
+          cathode: { x, y: place0 === string.length - 1 ? MINUS : top + (place0 + 1) * span - gap },
+        });
       }
     }
   }
   const wires = assembly.leads.map((lead) => ({ lead: lead.id, points: route(lead.from, lead.to, at) }));
   return { width: Math.max(room, x + 30), height: HEIGHT, symbols, wires, dots: dotsOf(symbols, wires) };
+}
+
+type LampPart = Extract<Part, { kind: 'lamp' }>;
+
+const isOwnLine = (p: Part): boolean =>
+  p.kind === 'limiter' || (p.kind === 'resistor' && p.role === 'shared');
+
+/** Lamps in the strings they form: one after another, cathode to anode. */
+function stringsOf(assembly: Assembly): LampPart[][] {
+  const lamps = assembly.parts.filter((p): p is LampPart => p.kind === 'lamp');
+  const next = new Map<string, string>();
+  for (const lead of assembly.leads) {
+    if (lead.from.terminal === 'cathode' && lead.to.terminal === 'anode')
+      next.set(lead.from.part, lead.to.part);
+  }
+  const inside = new Set(next.values());
+  return lamps
+    .filter((l) => !inside.has(l.id))
+    .map((head) => {
+      const string = [head];
+      for (let id = next.get(head.id); id !== undefined; id = next.get(id)) {
+        const following = lamps.find((l) => l.id === id);
+        if (!following) break;
+        string.push(following);
+      }
+      return string;
+    });
+}
+
+/** Height at which the first lamp of a string begins. */
+function topOf(assembly: Assembly, head: LampPart, at: ReadonlyMap<string, Point>): number {
+  const own = at.get(`resistor-${head.lampId}.two`);
+  if (own) return own.y + 12;
+  const group = head.groupId ?? '';
+  if (assembly.parts.some((p) => p.id === `resistor-${group}` || p.id === `limiter-${group}`))
+    return OWN_LINE;
+  return head.groupId === null ? 164 : PLUS;
 }
 
 /** Corners of a lead: straight where it can be, else one corner; the bridge's plus steps aside first. */
@@ -105,7 +196,6 @@ function route(from: Terminal, to: Terminal, at: ReadonlyMap<string, Point>): Po
   if (to.part === 'bridge') return [a, { x: b.x, y: a.y }, b];
   return [a, { x: a.x, y: b.y }, b];
 }
-
 const onSegment = (p: Point, a: Point, b: Point): boolean =>
   a.x === b.x
     ? p.x === a.x && p.y >= Math.min(a.y, b.y) && p.y <= Math.max(a.y, b.y)

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+
+const count = z.number().int().min(0).max(100_000);
+const price = z.number().min(0).max(10_000);
+
+/** Resistors a person owns. */
+export const resistorStock = z.looseObject({
+  order: z.number(),
+  ohms: z.number().min(0.1).max(1e7),
+  ratedWatts: z.number().min(0.01).max(50),
+  count,
+  price,
+});
+
+/** Reservoir capacitors a person owns. */
+export const reservoirStock = z.looseObject({
+  order: z.number(),
+  farads: z.number().min(1e-9).max(0.5),
+  ratedVolts: z.number().min(1).max(500),
+  count,
+  price,
+});
+
+/** A lamp type of one's own, from readings on the bench. */
+export const ownLamp = z.looseObject({
+  order: z.number(),
+  name: z.string().min(1).max(80),
+  readings: z
+    .array(z.looseObject({ volts: z.number().min(0.1).max(60), amps: z.number().min(1e-6).max(2) }))
+    .min(2)
+    .max(40),
+  greatestAmps: z.number().min(1e-4).max(2),
+  /** Luminous flux at the highest reading. */
+  lumens: z.number().min(1e-4).max(1000),
+  kelvin: z.number().min(1000).max(15_000),
+});
+
+/** What lies in the drawer. */
+export const drawerRecord = z.looseObject({
+  resistors: z.record(z.string(), resistorStock),
+  reservoirs: z.record(z.string(), reservoirStock),
+  lamps: z.record(z.string(), ownLamp),
+});
+
+export type DrawerRecord = z.infer<typeof drawerRecord>;
+export type OwnLamp = z.infer<typeof ownLamp>;

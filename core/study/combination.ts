@@ -1,0 +1,54 @@
+import { lampType } from '../document/lamp-type';
+import { fitLed } from '../part/led';
+import { THERMAL_VOLTS } from '../part/junction-model';
+import { supplyKind } from '../supply';
+import { LIMITER_KNEE_VOLTS } from '../assembly/lower';
+import { formatQuantity } from '../quantity/format';
+import type { Layout } from '../document/layout';
+
+/** Current at which a lamp is called lit here, in amperes. */
+const LIT_AMPS = 1e-4;
+/** What one junction of a rectifier takes at so little current. */
+const SILICON_VOLTS = 0.45;
+const SCHOTTKY_VOLTS = 0.15;
+
+/**
+ * Whether a supply can light what hangs on it at all, whatever the resistor: its highest everyday
+ * voltage against what rectifier, regulator, limiter and the lamps of a string take before the
+ * first glow.
+ * @returns the reason with its figures, or null where the combination makes sense
+ */
+export function refusedCombination(layout: Layout, jobId: string): string | null {
+  const job = layout.jobs[jobId];
+  const supply = layout.supplies[job.supplyId];
+  const { rectifier, regulator } = job.conditioning;
+  const has = supplyKind(supply).highestVolts(supply);
+  const junction = rectifier.includes('schottky') ? SCHOTTKY_VOLTS : SILICON_VOLTS;
+  const junctions = rectifier === 'none' ? 0 : rectifier.startsWith('half-wave') ? 1 : 2;
+  const before = junctions * junction + (regulator?.dropoutVolts ?? 0);
+  for (const [groupId, group] of Object.entries(job.groups)) {
+    const members = Object.values(job.lamps).filter((l) => l.groupId === groupId);
+    if (members.length === 0) continue;
+    const takes = members.slice(0, group.inSeries).reduce((sum, l) => {
+      const led = lampType(layout, l.part);
+      const { saturationAmps, emission } = fitLed(led);
+      return (
+        sum +
+        led.inSeries * emission * THERMAL_VOLTS * Math.log1p(LIT_AMPS / saturationAmps) +
+        led.builtInOhms * LIT_AMPS
+      );
+    }, 0);
+    const limiter =
+      group.drive === 'limiter'
+        ? LIMITER_KNEE_VOLTS * Math.atanh(Math.sqrt(Math.min(0.99, LIT_AMPS / group.limiterAmps)))
+        : 0;
+    const needs = before + takes + limiter;
+    const most = regulator ? Math.min(has - before, regulator.outVolts) : has - before;
+    if (most >= takes + limiter) continue;
+    const name = supplyKind(supply).name;
+    return regulator && regulator.outVolts < takes + limiter
+      ? `The regulator gives ${formatQuantity(regulator.outVolts, 'volt')}; the lamps first glow at ${formatQuantity(takes + limiter, 'volt')}.`
+      : `${name} gives ${formatQuantity(has, 'volt')} at most; rectifier and lamps take ${formatQuantity(needs, 'volt')} before anything glows.`;
+  }
+  return null;
+}

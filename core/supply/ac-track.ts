@@ -1,0 +1,46 @@
+import { sourceBehindOhms, type SupplyKind } from './supply-kind';
+
+/** Track fed with alternating current, as three-rail systems have it. */
+export interface AcTrack {
+  readonly kind: 'ac-track';
+  readonly rmsVolts: number;
+  /** RMS volts it may rise to with little load. */
+  readonly highestRmsVolts: number;
+  readonly hertz: number;
+  /** Peak of the pulse that some systems send to reverse; 0 where none is sent. */
+  readonly reversingPulseVolts: number;
+  readonly limitAmps: number;
+  readonly tripSeconds: number;
+  readonly trackOhms: number;
+}
+
+export const acTrack: SupplyKind<AcTrack> = {
+  kind: 'ac-track',
+  name: 'AC track',
+  onTrack: true,
+  changesSides: true,
+  sides: { right: 'centre', left: 'rails' },
+  words: (supply) => `AC ${supply.rmsVolts} V, ${supply.hertz} Hz`,
+  highestVolts: (supply) => Math.max(supply.highestRmsVolts * Math.SQRT2, supply.reversingPulseVolts),
+  limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
+  sourceOhms: (supply) => supply.trackOhms,
+  faults: (supply) =>
+    supply.reversingPulseVolts > 0
+      ? [
+          {
+            id: 'reversing-pulse',
+            name: 'Reversing pulse',
+            says: `To reverse, the track is given a pulse of ${supply.reversingPulseVolts} V.`,
+          },
+        ]
+      : [],
+  lower(supply, nodes, { atHighest }, of) {
+    const amplitude = atHighest ? acTrack.highestVolts(supply) : supply.rmsVolts * Math.SQRT2;
+    return sourceBehindOhms(
+      { kind: 'sine', offset: 0, amplitude, hertz: supply.hertz, delay: 0, damping: 0, phaseDegrees: 0 },
+      supply.trackOhms,
+      nodes,
+      of,
+    );
+  },
+};

@@ -1,0 +1,34 @@
+import { sourceBehindOhms, type SupplyKind } from './supply-kind';
+
+/** A fixed DC supply on two wires through the layout, or a constant voltage kept for lighting. */
+export interface LayoutBus {
+  readonly kind: 'layout-bus';
+  readonly volts: number;
+  /** What an unregulated supply rises to without load. */
+  readonly highestVolts: number;
+  readonly limitAmps: number;
+  readonly tripSeconds: number;
+  readonly wireOhms: number;
+}
+
+export const layoutBus: SupplyKind<LayoutBus> = {
+  kind: 'layout-bus',
+  name: 'Layout bus',
+  onTrack: false,
+  changesSides: false,
+  sides: { right: 'plus', left: 'minus' },
+  words: (supply) => `bus ${supply.volts} V DC`,
+  highestVolts: (supply) => supply.highestVolts,
+  limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
+  sourceOhms: (supply) => supply.wireOhms,
+  faults: () => [
+    { id: 'reversed', name: 'Joined the wrong way round', says: 'Plus and minus changed over at the plug.' },
+  ],
+  lower: (supply, nodes, { atHighest }, of) =>
+    sourceBehindOhms(
+      { kind: 'dc', level: atHighest ? supply.highestVolts : supply.volts },
+      supply.wireOhms,
+      nodes,
+      of,
+    ),
+};
