@@ -20,6 +20,8 @@ export interface Lowered {
 
 /** How a job is fed for one study. */
 export interface Feeding extends Partial<SupplyFeeding> {
+  /** Contact of wheels and rail: whether it is made at first, and the moments at which it changes, in seconds. */
+  readonly contact?: { readonly made: boolean; readonly toggleSeconds: readonly number[] };
   /** True for rails that nothing feeds any more. */
   readonly cut?: boolean;
 }
@@ -117,12 +119,29 @@ function elementsOf(
           },
         ];
       }
-      return supplyKind(supply).lower(
+      const { contact } = feeding;
+      const fed = contact ? { right: 'wheel', left: rails.left } : rails;
+      const source = supplyKind(supply).lower(
         supply,
-        rails,
+        fed,
         { controls: feeding.controls ?? usualControls, atHighest: feeding.atHighest },
         of('supply'),
       );
+      if (!contact) return source;
+      return [
+        ...source,
+        {
+          kind: 'switch',
+          id: 'x_contact',
+          a: fed.right,
+          b: rails.right,
+          onOhms: CONTACT_OHMS,
+          offOhms: BLEED_OHMS,
+          closed: contact.made,
+          toggleSeconds: contact.toggleSeconds,
+          of: of('contact'),
+        },
+      ];
     }
     case 'bridge': {
       const { model } = rectifiers[part.diode];
@@ -231,7 +250,16 @@ function elementsOf(
         dropoutVolts: part.dropoutVolts,
         of: of('regulator'),
       };
-      if (part.quiescentAmps === 0) return [regulator];
+      // What sets its output; without a load this alone holds the output down.
+      const divider: Element = {
+        kind: 'resistor',
+        id: elementId('r', `${part.id}_divider`),
+        a: b,
+        b: c,
+        ohms: DIVIDER_OHMS,
+        of: of('divider'),
+      };
+      if (part.quiescentAmps === 0) return [regulator, divider];
       const own: Element = {
         kind: 'limiter',
         id: elementId('x', `${part.id}_own`),
@@ -241,18 +269,21 @@ function elementsOf(
         kneeVolts: REGULATOR_KNEE_VOLTS,
         of: of('its own current'),
       };
-      return [regulator, own];
+      return [regulator, divider, own];
     }
     case 'lamp':
       return lampElements(part, node('anode'), node('cathode'), of('lamp'));
   }
 }
 
+/** Wheels on clean rail, in series with the track's own resistance, which counts the rest. */
+const CONTACT_OHMS = 0.01;
 /** Resistance of a small slide switch, closed. */
 const SWITCH_OHMS = 0.05;
 /** Knee of a two-terminal limiter: it holds its current from about twice this on. */
 export const LIMITER_KNEE_VOLTS = 0.9;
 const REGULATOR_KNEE_VOLTS = 1;
+const DIVIDER_OHMS = 100e3;
 
 /** A lamp's own limiter and resistance, then its junctions in a row; `d_<lamp>` is the first of them. */
 function lampElements(

@@ -30,6 +30,10 @@ export interface PeriodicOptions {
 }
 
 const MOST_ITERATIONS = 60;
+/** A charge that a period changes by less than this share of itself stands still for all that can be seen. */
+const STILL = 2e-10;
+/** A fixed point enclosed to this share is found; within it the rounding of a period decides the sign. */
+const NARROW = 1e-6;
 
 /**
  * The least common period of all sources.
@@ -147,6 +151,8 @@ export function periodicSteadyState(
   let stored = options.guess ? Float64Array.from(options.guess) : restStates(rest);
   const n = stored.length;
   let iterations = 0;
+  // With one state the map over a period only ever draws nearer to its fixed point, which is therefore bracketed.
+  let [below, above] = [-Infinity, Infinity];
   for (let settled = n === 0; !settled; iterations++) {
     if (iterations >= MOST_ITERATIONS) {
       throw new CircuitError('no-convergence', 'the circuit does not come to a periodic steady state', [
@@ -168,6 +174,18 @@ export function periodicSteadyState(
         move = Math.sign(move) * largest * plan.states.capacity[s];
       }
       next[s] = stored[s] + move;
+      if (n === 1) {
+        if (miss[0] > 0) below = stored[0];
+        else above = stored[0];
+        const width = above - below;
+        if (!(next[0] > below && next[0] < above) && Number.isFinite(width)) next[0] = (below + above) / 2;
+        move = next[0] - stored[0];
+        if (Math.abs(miss[0]) <= STILL * Math.abs(stored[0]) || width <= NARROW * Math.abs(stored[0])) {
+          settled = true;
+          next[0] = stored[0];
+          break;
+        }
+      }
       const rate = Math.max(run.scalesNow[s], 1e-9);
       if (Math.abs(miss[s]) > 1e-4 * rate * period) settled = false;
       if (Math.abs(move) > 1e-5 * (Math.abs(next[s]) + (cap ? 1e-3 * plan.states.capacity[s] : 1e-12))) {
@@ -175,7 +193,8 @@ export function periodicSteadyState(
       }
     }
     // Where Newton wanders, plain laps bring it nearer first.
-    stored = iterations > 25 && iterations % 2 === 0 ? run.storedNow.slice() : next;
+    const lost = iterations > 25 && iterations % 2 === 0 && !(n === 1 && Number.isFinite(above - below));
+    stored = lost ? run.storedNow.slice() : next;
   }
   const averages = new Averages(probes.length);
   const final = lap(stored, probes);

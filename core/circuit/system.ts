@@ -1,7 +1,7 @@
 import { Factorisation } from './factorisation';
 import { junctionCurrent, limitedVolts } from './junction';
 import { limitedOnBend, limiterCurrent } from './limiter';
-import { regulatorCurrent } from './regulator';
+import { REGULATOR_BEND_VOLTS, regulatorCurrent } from './regulator';
 import { patternOf, pivotRows } from './pattern';
 import { switchSiemens } from './switch';
 import type { Plan } from './plan';
@@ -37,6 +37,7 @@ export const RUN_TOLERANCE: Tolerance = {
 
 /** Turns of an iteration in which a junction may be moved by its current rather than its voltage. */
 const CURRENT_TURNS = 12;
+const [OFF, ON, CORNER] = [0, 1, 2];
 
 /**
  * The equations of a plan and Newton's iteration on them: modified nodal analysis with the
@@ -80,6 +81,8 @@ export class System {
   /** Tangent of each regulator's pass current: offset, and slopes against input, output and common. */
   private readonly pass: Float64Array;
   private readonly passStamps: Int32Array;
+  /** Where each regulator was last linearised: off, on, or at the corner between. */
+  private readonly passState: Uint8Array;
   private readonly passLaw = new Float64Array(3);
   private span = NaN;
   /** An inner voltage was not found: what was linearised since must not count as an answer. */
@@ -116,6 +119,7 @@ export class System {
     }
     const { regulators } = plan;
     this.pass = new Float64Array(4 * regulators.ids.length);
+    this.passState = new Uint8Array(regulators.ids.length);
     this.passStamps = new Int32Array(6 * regulators.ids.length);
     regulators.ids.forEach((_, k) => {
       const ends = [regulators.a[k], regulators.b[k], regulators.c[k]];
@@ -156,7 +160,7 @@ export class System {
       for (let k = 0; k < nonlinear; k++) this.linearise(k, x[endA[k]] - x[endB[k]], NaN, 0);
     }
     const regulated = this.pass.length > 0;
-    if (regulated) this.linearisePass(false);
+    if (regulated) this.linearisePass(0);
     for (let turn = 1; turn <= tolerance.iterations; turn++) {
       // Plain loops here and below: for so few entries they are faster than the arrays' own methods.
       for (let i = 0; i < values.length; i++) values[i] = base[i];
@@ -204,7 +208,7 @@ export class System {
         if (!(miss <= worst)) worst = miss;
       }
       if (regulated) {
-        const miss = this.linearisePass(true);
+        const miss = this.linearisePass(turn);
         if (!(miss <= tolerance.relative)) settled = false;
       }
       if (settled && !this.innerLost && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest)
@@ -361,14 +365,27 @@ export class System {
 
   /**
    * Replaces every regulator by the tangent of its law at the voltages in `x`.
-   * @returns the largest error of the last tangents, as a share of the current (1 mA at least); 0 unless `judge`
+   * One that was on and would now be off is first taken at its corner: between on at its set output
+   * and off lies the dropout, which full steps jump over to and fro.
+   * @param turn of the iteration; 0 for the guess it starts from
+   * @returns the largest error of the last tangents, as a share of the current (1 mA at least); 0 for the guess
    */
-  private linearisePass(judge: boolean): number {
+  private linearisePass(turn: number): number {
     const { a, b, c, set, dropout } = this.plan.regulators;
-    const { pass, passLaw, x } = this;
+    const { pass, passState, passLaw, x } = this;
+    const judge = turn > 0;
     let worst = 0;
     for (let k = 0; k < a.length; k++) {
-      const [input, output] = [x[a[k]] - x[c[k]], x[b[k]] - x[c[k]]];
+      const input = x[a[k]] - x[c[k]];
+      let output = x[b[k]] - x[c[k]];
+      const drive = Math.min(set[k], input - dropout[k]) - output;
+      const off = drive < -REGULATOR_BEND_VOLTS;
+      const atCorner = judge && off && passState[k] === ON;
+      if (atCorner) {
+        output += drive;
+        worst = Infinity;
+      }
+      passState[k] = atCorner ? CORNER : off ? OFF : ON;
       const assumed = judge ? this.regulatorAmps(k) : 0;
       regulatorCurrent(input, output, set[k], dropout[k], passLaw);
       if (judge)

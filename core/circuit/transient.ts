@@ -107,6 +107,7 @@ export class Transient {
   private stretchFrom = 0;
   private moving = false;
   private fresh: boolean;
+  private stop: number;
 
   constructor(
     readonly plan: Plan,
@@ -114,6 +115,7 @@ export class Transient {
     probes: readonly Probe[],
   ) {
     this.system = new System(plan, false);
+    this.stop = options.stop;
     this.probes = probes;
     // Constant sources have no corners and follow no curve.
     this.signals = [...plan.voltages.signals, ...plan.currents.signals].filter((s) => s.period !== 0);
@@ -148,13 +150,19 @@ export class Transient {
     this.begin();
   }
 
+  /** Moves the stop time on, so that a run can be taken in stretches whose ends do not hang on who asks. */
+  goOn(stop: number): void {
+    this.stop = stop;
+    this.findCorner();
+  }
+
   get done(): boolean {
-    return this.seconds >= this.options.stop - this.crumb;
+    return this.seconds >= this.stop - this.crumb;
   }
 
   /** Corners nearer together than this count as one. */
   private get crumb(): number {
-    return 1e-12 * this.options.stop;
+    return 1e-12 * this.stop;
   }
 
   private begin(): void {
@@ -203,7 +211,7 @@ export class Transient {
 
   /** A time so short that nothing stored changes in it. */
   private tiny(): number {
-    return Math.max(1e-15, 1e-9 * Math.min(this.options.longestStep, this.options.stop));
+    return Math.max(1e-15, 1e-9 * Math.min(this.options.longestStep, this.stop));
   }
 
   private lost(): CircuitError {
@@ -223,14 +231,14 @@ export class Transient {
 
   private findCorner(): void {
     const { plan, seconds } = this;
-    let next = this.options.stop;
+    let next = this.stop;
     let moving = false;
     for (const signal of this.signals) {
       let corner = signal.nextCorner(seconds);
       if (corner - seconds < this.crumb) corner = signal.nextCorner(corner);
       next = Math.min(next, corner);
     }
-    if (this.options.stop - next < this.crumb) next = this.options.stop;
+    if (this.stop - next < this.crumb) next = this.stop;
     for (const toggles of plan.switches.toggles) {
       for (const t of toggles) {
         if (t > seconds + 1e-15) next = Math.min(next, t);

@@ -12,8 +12,9 @@ const mapped = (value: unknown, change: (entry: Plain) => Plain): unknown =>
     ? { ...(value as Plain), ...Object.fromEntries(entries(value).map(([id, e]) => [id, change(e)])) }
     : value;
 
-/** Share of a coach's length between the outermost wheels of its trucks (common practice, no source). */
-export const PICKUP_BASE_SHARE = 0.74;
+/** Shares of a coach's length from axle to axle of a truck, and between its outermost wheels (common practice, no source). */
+export const TRUCK_BASE_SHARE = 0.11;
+export const ALL_AXLES_BASE_SHARE = 0.74;
 
 /** Version 2: more supplies and drives, tints, pickups, legends, variants, a drawer. What was there before is what it was. */
 function toSecond(old: Plain): Plain {
@@ -28,9 +29,9 @@ function toSecond(old: Plain): Plain {
         legend: { ...legends.decoder },
         pickups: {
           kind: 'wipers',
-          axles: 'all',
-          wheelsPerRail: 4,
-          baseMillimetres: Math.round(length * PICKUP_BASE_SHARE),
+          axles: 'one-truck',
+          wheelsPerRail: 2,
+          baseMillimetres: Math.round(length * TRUCK_BASE_SHARE),
         },
         ride: { deadMillimetres: 0, kilometresPerHour: 40 },
         oldBulbs: null,

@@ -12,9 +12,11 @@ export interface Change {
   readonly inverse: readonly Patch[];
 }
 
-/** Makes a change by a recipe on a draft. */
-export function change(layout: Layout, recipe: (draft: Draft<Layout>) => void): Change {
-  const [next, patches, inverse] = produceWithPatches(layout, recipe);
+/** Makes a change by a recipe on a draft; what the recipe returns is not heeded. */
+export function change(layout: Layout, recipe: (draft: Draft<Layout>) => unknown): Change {
+  const [next, patches, inverse] = produceWithPatches(layout, (draft) => {
+    recipe(draft);
+  });
   return { layout: next, patches, inverse };
 }
 

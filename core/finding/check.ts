@@ -1,5 +1,7 @@
+import { cellLifeStudy } from '../study/cell-life';
 import { inrushStudy } from '../study/inrush';
 import { noLoadStudy } from '../study/no-load';
+import { rideStudy } from '../study/ride';
 import { steadyStudy } from '../study/steady';
 import { benchOf, type Bench } from '../study/bench';
 import { slowStudies, type Finding, type Rule, type Severity, type Studies } from './finding';
@@ -33,6 +35,8 @@ export function checkBench(bench: Bench, pace: Pace = 'all', known: Partial<Stud
     extremes: known.extremes ?? extremesOf(bench, steady),
     noLoad: needs.has('noLoad') ? (known.noLoad ?? noLoadStudy(bench)) : null,
     inrush: needs.has('inrush') ? (known.inrush ?? inrushStudy(bench)) : null,
+    ride: needs.has('ride') ? (known.ride ?? rideStudy(bench, steady)) : null,
+    cellLife: needs.has('cellLife') ? (known.cellLife ?? cellLifeStudy(bench)) : null,
   };
   return gravestFirst(chosen.flatMap((r) => r.judge(bench, studies)));
 }

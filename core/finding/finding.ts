@@ -1,8 +1,10 @@
 import type { Terminal } from '../assembly/assembly';
 import type { Patch } from '../document/patch';
 import type { Bench } from '../study/bench';
+import type { CellLifeStudy } from '../study/cell-life';
 import type { InrushStudy } from '../study/inrush';
 import type { NoLoadStudy } from '../study/no-load';
+import type { RideStudy } from '../study/ride';
 import type { SteadyStudy } from '../study/steady';
 
 /** `stop`: it will fail or hurt. `mind`: it will disappoint. `note`: good to know. */
@@ -44,9 +46,11 @@ export interface Studies {
   readonly extremes: readonly Extreme[];
   readonly noLoad: NoLoadStudy | null;
   readonly inrush: InrushStudy | null;
+  readonly ride: RideStudy | null;
+  readonly cellLife: CellLifeStudy | null;
 }
 export type StudyName = keyof Studies;
-export const slowStudies: readonly StudyName[] = ['inrush'];
+export const slowStudies: readonly StudyName[] = ['inrush', 'ride', 'cellLife'];
 
 /** One rule: which studies it needs, and what it says of them. One file a rule, listed in `rules.ts`. */
 export interface Rule<Needs extends StudyName = StudyName> {

@@ -4,9 +4,11 @@ import { formatQuantity } from '../quantity/format';
 import { benchOf } from '../study/bench';
 import { noLoadStudy } from '../study/no-load';
 import { steadyStudy, type LampReading, type SteadyStudy } from '../study/steady';
+import { nextPreferred } from '../part/preferred';
+import { supplyKind } from '../supply';
 import { rule } from './finding';
 import { lampNames, plural } from './names';
-import { remedy } from './remedy';
+import { CHARGE_SHARE, remedy } from './remedy';
 import type { FlickerComponent } from '../light/flicker';
 import type { Layout } from '../document/layout';
 import type { Bench } from '../study/bench';
@@ -70,11 +72,11 @@ interface Cure {
   readonly recipe: (draft: Draft<Layout>) => true;
 }
 
-/** Ohms put before a reservoir that is fitted against flicker, so that it does not strain what feeds it. */
-const CHARGE_OHMS = 100;
-
 /** What may be fitted against flicker, the least first: a bridge, then a reservoir of each size behind one. */
-function cures({ layout, jobId, job }: Bench): Cure[] {
+function cures({ layout, jobId, job, supply }: Bench): Cure[] {
+  // As much before the reservoir as keeps its charging within the supply's limit.
+  const kind = supplyKind(supply);
+  const ohms = nextPreferred(kind.highestVolts(supply) / (CHARGE_SHARE * kind.limit(supply).amps), 'E12');
   const whole =
     job.conditioning.rectifier.endsWith('bridge') || job.conditioning.rectifier.endsWith('diodes');
   const bridge = (draft: Draft<Layout>): true => {
@@ -91,7 +93,9 @@ function cures({ layout, jobId, job }: Bench): Cure[] {
         farads,
         ratedVolts: Math.max(ratedVolts, conditioning.reservoir?.ratedVolts ?? 0),
       };
-      conditioning.chargeResistor ??= { ohms: CHARGE_OHMS, ratedWatts: 0.25 };
+      if (conditioning.chargeResistor)
+        conditioning.chargeResistor.ohms = Math.max(ohms, conditioning.chargeResistor.ohms);
+      else conditioning.chargeResistor = { ohms, ratedWatts: 0.25 };
       return true;
     };
     const tried = change(layout, (draft) => void fit(draft, 100)).layout;

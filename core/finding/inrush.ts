@@ -2,11 +2,11 @@ import { formatQuantity } from '../quantity/format';
 import { nextPreferred } from '../part/preferred';
 import { supplyKind } from '../supply';
 import { sourceName } from './names';
-import { rule } from './finding';
-import { remedy } from './remedy';
-
-/** Share of the booster's limit that one coach's charging is kept to. */
-const SHARE_OF_LIMIT = 0.5;
+import { patched } from '../document/patch';
+import { benchOf } from '../study/bench';
+import { inrushStudy } from '../study/inrush';
+import { rule, type Remedy } from './finding';
+import { CHARGE_SHARE, remedy } from './remedy';
 
 /** A reservoir that, empty, asks more of the booster than it gives. */
 export const inrush = rule({
@@ -15,11 +15,13 @@ export const inrush = rule({
   judge(bench, { inrush: study, steady }) {
     // A cell suffers no trip: what is too much for it for long is another rule's.
     if (!study || bench.supply.kind === 'cell' || study.peakAmps <= study.limitAmps) return [];
+    // What the lamps alone draw is another rule's.
+    if (steady.supplyAmps.greatest > study.limitAmps) return [];
     const trips = study.overSeconds > study.tripSeconds;
     const { supply, jobId, job } = bench;
     const source = sourceName(supply);
     const ohms = nextPreferred(
-      supplyKind(supply).highestVolts(supply) / (SHARE_OF_LIMIT * study.limitAmps),
+      supplyKind(supply).highestVolts(supply) / (CHARGE_SHARE * study.limitAmps),
       'E12',
     );
     const rectified = job.conditioning.rectifier !== 'none' || !supplyKind(supply).changesSides;
@@ -41,16 +43,24 @@ export const inrush = rule({
           overSeconds: study.overSeconds,
           tripSeconds: study.tripSeconds,
         },
-        remedies: rectified
-          ? remedy(`Fit a charge resistor of ${formatQuantity(ohms, 'ohm')}`, bench, steady, (draft) => {
-              const { conditioning } = draft.jobs[jobId];
-              if (conditioning.chargeResistor)
-                conditioning.chargeResistor.ohms = Math.max(ohms, conditioning.chargeResistor.ohms);
-              else conditioning.chargeResistor = { ohms, ratedWatts: 0.25 };
-              return true;
-            })
-          : [],
+        remedies: rectified ? cures() : [],
       },
     ];
+
+    /** A charge resistor, where it is enough: what the lamps draw does not pass through every one. */
+    function cures(): Remedy[] {
+      const label = `Fit a charge resistor of ${formatQuantity(ohms, 'ohm')}`;
+      const offered = remedy(label, bench, steady, (draft) => {
+        const { conditioning } = draft.jobs[jobId];
+        if (conditioning.chargeResistor)
+          conditioning.chargeResistor.ohms = Math.max(ohms, conditioning.chargeResistor.ohms);
+        else conditioning.chargeResistor = { ohms, ratedWatts: 0.25 };
+        return true;
+      });
+      return offered.filter(({ patches }) => {
+        const after = inrushStudy(benchOf(patched(bench.layout, patches), jobId));
+        return after !== null && after.peakAmps <= after.limitAmps;
+      });
+    }
   },
 });

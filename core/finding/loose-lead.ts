@@ -1,5 +1,9 @@
 import { looseTerminals } from '../assembly/assembly';
 import { inOrder } from '../document/layout';
+import { change } from '../document/patch';
+import { benchOf } from '../study/bench';
+import { steadyStudy } from '../study/steady';
+import { supplyKind } from '../supply';
 import { rule } from './finding';
 import { remedy } from './remedy';
 
@@ -8,7 +12,15 @@ export const looseLead = rule({
   id: 'loose-lead',
   needs: ['steady'],
   judge(bench, { steady }) {
-    const { assembly, job, jobId } = bench;
+    const { assembly, job, jobId, layout, supply } = bench;
+    const limit = supplyKind(supply).limit(supply).amps;
+    const overloads = (lampId: string, groupId: string): boolean => {
+      const joined = change(
+        layout,
+        (draft) => void (draft.jobs[jobId].lamps[lampId].groupId = groupId),
+      ).layout;
+      return steadyStudy(benchOf(joined, jobId)).supplyAmps.greatest > limit;
+    };
     return looseTerminals(assembly).flatMap((terminal) => {
       const part = assembly.parts.find((p) => p.id === terminal.part)!;
       // Without lamps the feed ends where the first lamp will go: nothing is wrong yet.
@@ -28,7 +40,7 @@ export const looseLead = rule({
           terminals: [terminal],
           figures: { looseTerminals: looseTerminals(assembly).length },
           remedies:
-            lamp && group
+            lamp && group && !overloads(lamp.lampId, group.id)
               ? remedy(`Join ${part.label.toLowerCase()} to the others`, bench, steady, (draft) => {
                   draft.jobs[jobId].lamps[lamp.lampId].groupId = group.id;
                   return true;

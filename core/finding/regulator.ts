@@ -1,4 +1,5 @@
 import { formatQuantity } from '../quantity/format';
+import { supplyKind } from '../supply';
 import { rule } from './finding';
 import { fitProposal, remedy } from './remedy';
 import { change } from '../document/patch';
@@ -12,6 +13,8 @@ const STOP_WATTS = 1;
 
 function leaveOut(bench: Bench, steady: SteadyStudy): Remedy[] {
   const { jobId, layout } = bench;
+  // The regulator kept the wrong sides off the lamps; without a rectifier it has to stay.
+  if (bench.job.conditioning.rectifier === 'none' && supplyKind(bench.supply).changesSides) return [];
   const without = change(layout, (draft) => void (draft.jobs[jobId].conditioning.regulator = null)).layout;
   const groups = Object.keys(bench.job.groups).filter((id) =>
     Object.values(bench.job.lamps).some((l) => l.groupId === id),

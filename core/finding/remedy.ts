@@ -1,6 +1,8 @@
 import type { Draft } from 'immer';
 import { change } from '../document/patch';
 import { ratingFor } from '../part/electrolytic';
+import { nextPreferred } from '../part/preferred';
+import { supplyKind } from '../supply';
 import { bodyFor } from '../part/resistor';
 import { lower } from '../assembly/lower';
 import { benchOf } from '../study/bench';
@@ -109,13 +111,15 @@ export function remedy(
     }
   }).layout;
   at = change(at, (draft) => raiseRating(draft, bench, at)).layout;
+  at = change(at, (draft) => chargeGently(draft, bench, at)).layout;
   return [{ label, patches: change(bench.layout, (draft) => void assignJob(draft, at, jobId)).patches }];
 }
 
 /** A reservoir that now sees more than it is rated for, and did not before, gets the rating for it. */
 function raiseRating(draft: Draft<Layout>, bench: Bench, at: Layout): void {
-  const { reservoir, rectifier } = at.jobs[bench.jobId].conditioning;
-  if (!reservoir || rectifier === bench.job.conditioning.rectifier) return;
+  const { reservoir, rectifier, regulator } = at.jobs[bench.jobId].conditioning;
+  const was = bench.job.conditioning;
+  if (!reservoir || (rectifier === was.rectifier && regulator === was.regulator)) return;
   const sees = (b: Bench): number => {
     const volts = noLoadStudy(b)?.volts;
     return volts ? Math.max(Math.abs(volts.greatest), Math.abs(volts.least)) : 0;
@@ -125,6 +129,25 @@ function raiseRating(draft: Draft<Layout>, bench: Bench, at: Layout): void {
   const better = ratingFor(now);
   if (better !== null) draft.jobs[bench.jobId].conditioning.reservoir!.ratedVolts = better;
 }
+
+/** A reservoir that is charged from now on gets the charge resistor that keeps its inrush within the supply's limit. */
+function chargeGently(draft: Draft<Layout>, bench: Bench, at: Layout): void {
+  const job = at.jobs[bench.jobId];
+  const { reservoir, rectifier, chargeResistor } = job.conditioning;
+  const was = bench.job.conditioning;
+  if (!reservoir || (was.reservoir && rectifier === was.rectifier)) return;
+  const supply = at.supplies[job.supplyId];
+  const kind = supplyKind(supply);
+  const volts = kind.highestVolts(supply);
+  const limit = kind.limit(supply).amps;
+  if (supply.kind === 'cell' || volts / (kind.sourceOhms(supply) + (chargeResistor?.ohms ?? 0)) <= limit)
+    return;
+  const ohms = nextPreferred(volts / (CHARGE_SHARE * limit), 'E12');
+  draft.jobs[bench.jobId].conditioning.chargeResistor = { ratedWatts: 0.25, ...chargeResistor, ohms };
+}
+
+/** Share of its supply's limit that one coach's charging is kept to. */
+export const CHARGE_SHARE = 0.5;
 
 /** Writes only what differs, so that a remedy says no more than it changes. */
 function assignJob(draft: Draft<Layout>, from: Layout, jobId: string): void {

@@ -4,13 +4,19 @@ import { rule } from './finding';
 import { lampNames, plural } from './names';
 import { remedy } from './remedy';
 
+/** How far a lamp's own share of a leak may lie from the roof line's. */
+const LEAK_ROOM_VOLTS = 1;
+
 /** Lamps that are pushed backwards harder than they stand. */
 export const reverseVoltage = rule({
   id: 'reverse-voltage',
   needs: ['steady', 'extremes'],
   judge(bench, { steady, extremes }) {
+    // Behind a rectifier a roof line that goes negative is fed by the rectifier's leak alone, which hurts nothing.
+    const leaksOnly = (study: typeof steady, volts: number): boolean =>
+      bench.job.conditioning.rectifier !== 'none' && -(study.roofVolts?.least ?? 0) > volts - LEAK_ROOM_VOLTS;
     const pushedIn = (study: typeof steady): typeof steady.lamps =>
-      study.lamps.filter((l) => -l.volts.least > l.led.reverseVolts);
+      study.lamps.filter((l) => -l.volts.least > l.led.reverseVolts && !leaksOnly(study, -l.volts.least));
     const worst = extremes.find((e) => pushedIn(e.steady).length > 0);
     if (!worst) return [];
     const pushed = pushedIn(worst.steady);

@@ -1,5 +1,7 @@
 import { builtIn } from './built-in';
+import { cellHours } from './cell-hours';
 import { cellLoad } from './cell-load';
+import { deadRail } from './dead-rail';
 import { flicker } from './flicker';
 import { inrush } from './inrush';
 import { lampCurrent } from './lamp-current';
@@ -14,6 +16,7 @@ import { reservoirRating } from './reservoir-rating';
 import { resistorHeat } from './resistor-heat';
 import { reverseVoltage } from './reverse-voltage';
 import { stationStop } from './station-stop';
+import { supplyOverload } from './supply-overload';
 import { tooLowToLight } from './too-low-to-light';
 import { unevenSharing } from './uneven-sharing';
 import { wireColours } from './wire-colours';
@@ -28,11 +31,14 @@ export const rules: readonly Rule[] = [
   lampCurrent,
   resistorHeat,
   inrush,
+  supplyOverload,
   tooLowToLight,
   flicker,
   oneDirection,
   regulatorHeat,
   cellLoad,
+  cellHours,
+  deadRail,
   builtIn,
   looseLead,
   regulatorDropout,

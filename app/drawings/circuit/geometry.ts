@@ -158,7 +158,8 @@ function stringsOf(assembly: Assembly): LampPart[][] {
   const lamps = assembly.parts.filter((p): p is LampPart => p.kind === 'lamp');
   const next = new Map<string, string>();
   for (const lead of assembly.leads) {
-    if (lead.from.terminal === 'cathode' && lead.to.terminal === 'anode')
+    const between = [lead.from, lead.to].every((t) => lamps.some((l) => l.id === t.part));
+    if (between && lead.from.terminal === 'cathode' && lead.to.terminal === 'anode')
       next.set(lead.from.part, lead.to.part);
   }
   const inside = new Set(next.values());

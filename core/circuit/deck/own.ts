@@ -99,14 +99,17 @@ export function regulatorCard(e: Regulator): string {
   return `${e.id} ${e.a} ${e.b} ${e.c} hazel_regulator vset=${e.setVolts} vdrop=${e.dropoutVolts}`;
 }
 
-const bend = 4 * REGULATOR_BEND_VOLTS * REGULATOR_BEND_VOLTS;
+const [w, w2] = [REGULATOR_BEND_VOLTS, 2 * REGULATOR_BEND_VOLTS];
+/** max(u, 0) with a rounded corner, as an expression of a node's voltage. */
+const above = (u: string): string =>
+  `(min(max(${u}+${w},0),${w2})*min(max(${u}+${w},0),${w2})*${1 / (4 * w)}+max(${u}-${w},0))`;
 
 export const regulatorBody = [
   '.subckt hazel_regulator i o g vset=5 vdrop=1.2',
   'ba a 0 v={vset}-v(o,g)',
   'bb b 0 v=v(i,o)-{vdrop}',
-  `bu u 0 v=0.5*(v(a)+v(b)-sqrt((v(a)-v(b))*(v(a)-v(b))+${bend}))`,
-  `bp i o i=${REGULATOR_SIEMENS / 2}*(v(u)+sqrt(v(u)*v(u)+${bend}))`,
+  `bu u 0 v=v(b)-${above('v(b,a)')}`,
+  `bp i o i=${REGULATOR_SIEMENS}*${above('v(u)')}+1e-12*v(i,o)`,
   '.ends',
 ];
 

@@ -1,0 +1,71 @@
+import { cellTypes } from '../part/cell';
+import { reservoirPrice } from '../part/electrolytic';
+import { terminalKey, type Assembly, type Part } from '../assembly/assembly';
+import type { Layout } from '../document/layout';
+import type { Supply } from '../supply';
+
+/** Typical prices of small parts, in the layout's currency (common practice, no source). */
+const PRICES = {
+  resistor: 0.05,
+  resistorWatt: 0.15,
+  diode: 0.06,
+  mouldedBridge: 0.35,
+  looseDiodes: 0.24,
+  limiter: 0.6,
+  regulator: 0.9,
+  switch: 0.5,
+} as const;
+
+/** Price of one part: what the drawer says of its like, else a typical one. */
+export function priceOf(part: Part, layout: Layout, supply: Supply): number {
+  switch (part.kind) {
+    case 'rails':
+      return supply.kind === 'cell' ? supply.inSeries * cellTypes[supply.cell].price : 0;
+    case 'switch':
+      return PRICES.switch;
+    case 'bridge':
+      return part.loose ? PRICES.looseDiodes : PRICES.mouldedBridge;
+    case 'diode':
+      return PRICES.diode;
+    case 'resistor': {
+      const own = Object.values(layout.drawer.resistors).find((r) => r.ohms === part.ohms);
+      return own?.price ?? PRICES.resistor + PRICES.resistorWatt * Math.max(0, part.ratedWatts - 0.25);
+    }
+    case 'electrolytic': {
+      const own = Object.values(layout.drawer.reservoirs).find(
+        (r) => r.farads === part.farads && r.ratedVolts === part.ratedVolts,
+      );
+      return own?.price ?? reservoirPrice(part.farads, part.ratedVolts);
+    }
+    case 'limiter':
+      return PRICES.limiter;
+    case 'regulator':
+      return PRICES.regulator;
+    case 'lamp':
+      return part.led.price;
+  }
+}
+
+/** Price of all parts of a job, in the layout's currency. */
+export function costOf(assembly: Assembly, layout: Layout, supply: Supply): number {
+  return assembly.parts.reduce((sum, p) => sum + priceOf(p, layout, supply), 0);
+}
+
+/**
+ * Joints to solder: terminals that a lead ends at. Units of one piece of strip, and lamps of one
+ * fairy string, come joined: a piece counts its two ends once.
+ */
+export function jointsOf(assembly: Assembly): number {
+  const joined = new Set(assembly.leads.flatMap((l) => [terminalKey(l.from), terminalKey(l.to)]));
+  const pieces = new Set<string>();
+  let joints = 0;
+  for (const key of joined) {
+    const [id, terminal] = key.split('.');
+    const part = assembly.parts.find((p) => p.id === id)!;
+    if (part.kind === 'lamp' && (part.led.form === 'strip' || part.led.form === 'fairy')) {
+      pieces.add(`${part.groupId ?? id} ${part.led.form} ${terminal}`);
+    } else if (part.kind === 'bridge' && part.loose) joints += 2;
+    else joints += 1;
+  }
+  return joints + pieces.size;
+}

@@ -1,0 +1,64 @@
+import { cellTypes } from '../part/cell';
+import { lower } from '../assembly/lower';
+import { steadyStudy } from './steady';
+import { meanLux, windowLight } from './window-light';
+import type { Bench } from './bench';
+
+/** Light and current while a cell empties. Time zero is the cell as it is now. */
+export interface CellLifeStudy {
+  readonly hours: readonly number[];
+  /** Light over that of a fresh cell. */
+  readonly light: readonly number[];
+  readonly amps: readonly number[];
+  /** Hours until the light has fallen to half, to a tenth and to a hundredth of a fresh cell's; null when it does not before the cell is empty. */
+  readonly moments: readonly (number | null)[];
+  /** Hours until the whole charge is out. */
+  readonly emptyHours: number;
+}
+
+const STEPS = 60;
+/** Shares of a fresh cell's light at which a word is said of it. */
+export const lifeShares = [0.5, 0.1, 0.01] as const;
+
+/**
+ * Follows a cell down its course: at each step of charge the steady current is solved, and the time
+ * the step takes is charge over current.
+ * @returns null when the job hangs on no cell, or draws nothing
+ */
+export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
+  const { supply, assembly, job } = bench;
+  if (supply.kind !== 'cell') return null;
+  const coulombs = cellTypes[supply.cell].milliampHours * 3.6;
+  const at = (spent: number): { lux: number; amps: number } => {
+    const there = { ...bench, lowered: lower(assembly, { ...supply, spent }, { controls: bench.controls }) };
+    const steady = steadyStudy(there);
+    return { lux: meanLux(windowLight(job, steady)), amps: steady.supplyAmps.mean };
+  };
+  const fresh = at(0);
+  if (!(fresh.amps > 1e-9) || !(fresh.lux > 0)) return null;
+  const hours: number[] = [];
+  const light: number[] = [];
+  const amps: number[] = [];
+  let time = 0;
+  const step = (1 - supply.spent) / STEPS;
+  for (let i = 0; i <= STEPS; i++) {
+    const now = at(Math.min(1, supply.spent + i * step));
+    if (i > 0) {
+      const mean = (amps[i - 1] + now.amps) / 2;
+      time += mean > 1e-12 ? (step * coulombs) / mean / 3600 : Infinity;
+      if (!Number.isFinite(time)) break;
+    }
+    hours.push(time);
+    light.push(now.lux / fresh.lux);
+    amps.push(now.amps);
+  }
+  return { hours, light, amps, moments: lifeShares.map((s) => crossing(hours, light, s)), emptyHours: time };
+}
+
+function crossing(hours: readonly number[], light: readonly number[], share: number): number | null {
+  const i = light.findIndex((l) => l <= share);
+  if (i < 0) return null;
+  if (i === 0) return 0;
+  const part = (light[i - 1] - share) / (light[i - 1] - light[i]);
+  return hours[i - 1] + part * (hours[i] - hours[i - 1]);
+}

@@ -1,0 +1,249 @@
+import { Averages } from '../circuit/average';
+import { compile } from '../circuit/plan';
+import { checkStructure } from '../circuit/structure';
+import { Transient, type Snapshot } from '../circuit/transient';
+import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
+import { elementId, lower } from '../assembly/lower';
+import { lumensAt } from '../part/led';
+import { tints } from '../part/tint';
+import { tintedLight } from '../light/tinted';
+import { supplyKind } from '../supply';
+import { benchOf, type Bench } from './bench';
+import { contactOver, lostSpans, type DirtyStretch } from './contact';
+import { envelopeOf, type Envelope } from './envelope';
+import { modelSpeed } from './gap';
+import { steadyStudy } from './steady';
+import type { Part } from '../assembly/assembly';
+import type { Layout } from '../document/layout';
+
+/** What a person's hand is on while the coach runs. */
+export interface RunControls {
+  readonly power: boolean;
+  /** Share of full throttle; heeded on a DC track alone. */
+  readonly throttle: number;
+  readonly direction: 'forward' | 'reverse';
+  readonly kilometresPerHour: number;
+  readonly stretches: readonly DirtyStretch[];
+}
+
+/** A change of the controls at a moment, which counts from the next whole quantum on. */
+export interface RunEvent {
+  readonly seconds: number;
+  readonly set: Partial<RunControls>;
+}
+
+/** Where a run begins: everything that, with its events, decides it. */
+export interface RunStart {
+  readonly layout: Layout;
+  readonly jobId: string;
+  readonly controls: RunControls;
+  readonly loopMillimetres: number;
+  readonly seed: number;
+  /** Every bit of a DCC track rather than its envelope; for checking the one against the other. */
+  readonly bitByBit?: boolean;
+}
+
+/** Means over one quantum of a run, at its end. */
+export interface RunSample {
+  readonly seconds: number;
+  /** Light over that of the steady state the coach is made for. */
+  readonly light: number;
+  readonly reservoirVolts: number;
+  readonly roofVolts: number;
+  readonly supplyAmps: number;
+  /** Whether wheels and rail touch at the end of the quantum. */
+  readonly contact: boolean;
+  readonly placeMillimetres: number;
+}
+
+/** A run goes in steps of this length; events take effect at their ends, so that who asks when changes nothing. */
+export const QUANTUM_SECONDS = 0.01;
+
+/** A stretch of a run under constant controls. */
+interface Stretch {
+  readonly run: Transient;
+  readonly averages: { now: Averages };
+  readonly fromSeconds: number;
+  readonly fromPlace: number;
+  readonly speed: number;
+}
+
+/** Furthest ahead that contact is worked out for a stretch; beyond it the next stretch begins. */
+const STRETCH_SECONDS = 20;
+
+/**
+ * A coach on its loop, played quantum by quantum from its present state. Given the same start and
+ * events it gives the same samples to the last bit, however it is asked for them.
+ */
+export class LiveRun {
+  readonly events: RunEvent[] = [];
+  private readonly bench: Bench;
+  private readonly lamps: readonly (Part & { kind: 'lamp' })[];
+  private readonly envelope: Envelope | null;
+  private readonly fullLumens: number;
+  private controls: RunControls;
+  private quanta = 0;
+  private place = 0;
+  private stored: Float64Array;
+  private stretch: Stretch | null = null;
+  private pending: RunEvent[] = [];
+
+  constructor(private readonly start: RunStart) {
+    this.bench = benchOf(start.layout, start.jobId);
+    const { assembly, lowered } = this.bench;
+    this.lamps = assembly.parts.filter(
+      (p): p is Part & { kind: 'lamp' } => p.kind === 'lamp' && !lowered.leftOut.includes(p.id),
+    );
+    const steady = steadyStudy(this.bench);
+    this.fullLumens = steady.lamps.reduce((sum, l) => sum + l.lumens, 0);
+    this.envelope = start.bitByBit ? null : envelopeOf(this.bench, steady);
+    this.controls = start.controls;
+    this.stored = steady.stored;
+  }
+
+  get seconds(): number {
+    return this.quanta * QUANTUM_SECONDS;
+  }
+
+  /** Changes the controls from the next quantum on. */
+  control(set: Partial<RunControls>): RunEvent {
+    const event = { seconds: this.seconds, set };
+    this.pending.push(event);
+    this.events.push(event);
+    return event;
+  }
+
+  /** Plays until a moment, and no further than whole quanta reach. @returns the samples since the last call */
+  advance(toSeconds: number): RunSample[] {
+    const samples: RunSample[] = [];
+    while ((this.quanta + 1) * QUANTUM_SECONDS <= toSeconds + 1e-9) samples.push(this.quantum());
+    return samples;
+  }
+
+  private quantum(): RunSample {
+    if (this.pending.length > 0) {
+      for (const { set } of this.pending) this.controls = { ...this.controls, ...set };
+      this.pending = [];
+      this.endStretch();
+    }
+    if (this.stretch && this.seconds - this.stretch.fromSeconds >= STRETCH_SECONDS - 1e-9) this.endStretch();
+    const stretch = (this.stretch ??= this.beginStretch());
+    this.quanta++;
+    const { run, averages } = stretch;
+    averages.now = new Averages(run.step.after.length);
+    run.goOn(this.seconds);
+    while (!run.done) run.advance(1000);
+    const [light, stored, roof, amps, contact] = averages.now.spreads();
+    this.place = stretch.fromPlace + stretch.speed * (this.seconds - stretch.fromSeconds);
+    const length = this.start.loopMillimetres;
+    return {
+      seconds: this.seconds,
+      light: this.fullLumens > 0 ? (light.mean * (this.envelope?.lightFactor ?? 1)) / this.fullLumens : 0,
+      reservoirVolts: stored.mean,
+      roofVolts: roof.mean,
+      supplyAmps: amps.mean,
+      contact: contact.mean > 0.5,
+      placeMillimetres: ((this.place % length) + length) % length,
+    };
+  }
+
+  private endStretch(): void {
+    if (!this.stretch) return;
+    this.stored = Float64Array.from(this.stretch.run.storedNow);
+    this.stretch = null;
+  }
+
+  private beginStretch(): Stretch {
+    const { bench, controls, start, seconds, place } = this;
+    const { throttle, direction, power } = controls;
+    const onTrack = supplyKind(bench.supply).onTrack;
+    const loop = { lengthMillimetres: start.loopMillimetres, stretches: onTrack ? controls.stretches : [] };
+    const speed =
+      (direction === 'forward' ? 1 : -1) * modelSpeed(controls.kilometresPerHour, start.layout.scale);
+    const lost = lostSpans(loop, start.seed, bench.job.pickups);
+    const rolling = contactOver(
+      lost,
+      loop.lengthMillimetres,
+      place,
+      speed,
+      seconds,
+      seconds + STRETCH_SECONDS + 1,
+    );
+    const contact = power ? rolling : { made: false, toggleSeconds: [] };
+    const { netlist, nodeOf } = lower(bench.assembly, this.envelope?.supply ?? bench.supply, {
+      controls: { throttle, direction },
+      contact,
+    });
+    checkStructure(netlist, true);
+    const plan = compile(netlist);
+    const probes = this.probes(plan, nodeOf);
+    const run = new Transient(
+      plan,
+      {
+        stop: seconds + QUANTUM_SECONDS,
+        longestStep: QUANTUM_SECONDS,
+        start: { stored: this.stored },
+        relative: 3e-4,
+      },
+      probes,
+    );
+    const count = this.stored.length;
+    const still = new Array<number>(count).fill(0);
+    const snapshot: Snapshot = {
+      seconds,
+      unknowns: new Array<number>(plan.unknowns + 1).fill(0),
+      stored: [...this.stored],
+      rates: still,
+      scales: still,
+      usual: still,
+      nextStep: QUANTUM_SECONDS,
+      fresh: true,
+    };
+    run.resume(snapshot, true);
+    const averages = { now: new Averages(probes.length) };
+    run.onStep = (step) => averages.now.add(step);
+    return { run, averages, fromSeconds: seconds, fromPlace: place, speed };
+  }
+
+  private probes(plan: ReturnType<typeof compile>, nodeOf: ReadonlyMap<string, string>): Probe[] {
+    const { assembly, job } = this.bench;
+    const at = (t: { part: string; terminal: string }): string =>
+      nodeOf.get(`${t.part}.${t.terminal}`) ?? '0';
+    const light = this.lamps.map((l) => ({
+      led: l.led,
+      share: tintedLight(l.led.colour, tints[job.lamps[l.lampId].tint]).share,
+      amps: currentProbe(plan, elementId('d', l.id)),
+    }));
+    const reservoir = assembly.parts.find((p) => p.kind === 'electrolytic');
+    const roof = voltageProbe(plan, at(assembly.roof.plus), at(assembly.roof.minus));
+    const supply = currentProbe(plan, 'r_supply');
+    const contact = currentProbe(plan, 'x_contact');
+    const across = voltageProbe(plan, 'wheel', at({ part: 'rails', terminal: 'right' }));
+    return [
+      (s, t) => light.reduce((sum, { led, share, amps }) => sum + share * lumensAt(led, amps(s, t)), 0),
+      reservoir
+        ? voltageProbe(
+            plan,
+            at({ part: reservoir.id, terminal: 'plus' }),
+            at({ part: reservoir.id, terminal: 'minus' }),
+          )
+        : roof,
+      roof,
+      (s, t) => Math.abs(supply(s, t)),
+      // Closed contact drops next to nothing for what flows in it.
+      (s, t) => (Math.abs(across(s, t)) <= 1 * Math.abs(contact(s, t)) + 1e-6 ? 1 : 0),
+    ];
+  }
+}
+
+/** Plays a run from its start and its events, as it was played live. @returns every sample until a moment */
+export function replay(start: RunStart, events: readonly RunEvent[], toSeconds: number): RunSample[] {
+  const run = new LiveRun(start);
+  const samples: RunSample[] = [];
+  for (const event of events) {
+    samples.push(...run.advance(event.seconds));
+    run.control(event.set);
+  }
+  samples.push(...run.advance(toSeconds));
+  return samples;
+}
