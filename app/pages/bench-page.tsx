@@ -13,7 +13,9 @@ import { PowerPanel } from '../panels/power-panel';
 import { TryPanel } from '../panels/try-panel';
 import { useLayoutStore } from '../store/layout-store';
 import { useRunStore } from '../store/run-store';
-import { useSolved } from '../store/use-solved';
+import { useJobControls } from '../store/run-store';
+import { useSolved, usualOf } from '../store/use-solved';
+import { useLiveRun } from '../workers/use-live-run';
 import { useTask } from '../workers/use-task';
 import { NotFound } from './not-found';
 import { stageOfPath, stages, type StageId } from './stages';
@@ -22,6 +24,16 @@ import type { Finding, Remedy } from '../../core/finding/finding';
 import './bench.css';
 
 const PowerCutChart = lazy(() => import('../drawings/charts/power-cut-chart'));
+const CellLifeChart = lazy(() => import('../drawings/charts/cell-life-chart'));
+const Scope = lazy(async () => ({ default: (await import('../drawings/charts/scope')).Scope }));
+const ComparePanel = lazy(() => import('../panels/compare-panel'));
+
+type PictureKind = 'circuit' | 'behaviour' | 'compare';
+const pictureNames: Readonly<Record<PictureKind, string>> = {
+  circuit: 'Circuit',
+  behaviour: 'Behaviour',
+  compare: 'Compare',
+};
 
 /** One job on the bench. */
 export function BenchPage() {
@@ -54,18 +66,27 @@ function stateOf(
 
 function Bench({ layout: open, jobId, stage }: BenchProps) {
   const [preview, setPreview] = useState<{ remedy: Remedy; of: Layout } | null>(null);
-  const [picture, setPicture] = useState<{ kind: 'circuit' | 'behaviour'; stage: StageId } | null>(null);
+  const [picture, setPicture] = useState<{ kind: PictureKind; stage: StageId } | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const apply = useLayoutStore((s) => s.apply);
-  const setPower = useRunStore((s) => s.setPower);
+  const setControls = useRunStore((s) => s.set);
   const navigate = useNavigate();
   // A preview stands only for the layout it was made for.
   const shown = preview?.of === open ? preview.remedy : null;
   const layout = shown ? patched(open, shown.patches) : open;
-  const solved = useSolved(layout, jobId);
+  const usual = usualOf(layout, jobId);
+  const controls = useJobControls(jobId, usual.throttle);
+  // A run is told against the state it is made for; so are its windows.
+  const solved = useSolved(layout, jobId, controls.playing ? usual : controls);
+  const live = useLiveRun(layout, jobId, controls);
   const quick = useTask((tasks) => tasks.judge(open, jobId, 'quick'), [open, jobId]);
   const slow = useTask((tasks) => tasks.judge(open, jobId, 'slow'), [open, jobId]);
   const cut = useTask((tasks) => tasks.powerCut(layout, jobId), [layout, jobId]);
+  const alight = useTask(stage === 'try' ? (tasks) => tasks.stayingAlight(layout, jobId) : null, [
+    layout,
+    jobId,
+    stage === 'try',
+  ]);
   const findings = gravestFirst([...(quick.answer ?? []), ...(slow.answer ?? [])]);
   const flagged = new Set(
     findings.filter((f) => f.severity !== 'note').flatMap((f) => f.terminals.map((t) => t.part)),
@@ -75,8 +96,16 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
   const onKey = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.target !== event.currentTarget) return;
     const at = stages.findIndex((s) => s.id === stage);
-    if (event.key === 'p' || event.key === 'P')
-      setPower(jobId, !(useRunStore.getState().power[jobId] ?? true));
+    const onDc = solved.bench.supply.kind === 'dc-track';
+    const nudge = (by: number): void =>
+      setControls(jobId, {
+        throttle: Math.min(1, Math.max(0, Math.round((controls.throttle + by) * 100) / 100)),
+      });
+    if (event.key === 'p' || event.key === 'P') setControls(jobId, { power: !controls.power });
+    else if ((event.key === 'r' || event.key === 'R') && onDc)
+      setControls(jobId, { direction: controls.direction === 'forward' ? 'reverse' : 'forward' });
+    else if ((event.key === 'ArrowUp' || event.key === 'ArrowRight') && onDc) nudge(0.05);
+    else if ((event.key === 'ArrowDown' || event.key === 'ArrowLeft') && onDc) nudge(-0.05);
     else if (event.key === '[' && at > 0) void navigate(`/bench/${jobId}/${stages[at - 1].id}`);
     else if (event.key === ']' && at < stages.length - 1)
       void navigate(`/bench/${jobId}/${stages[at + 1].id}`);
@@ -93,7 +122,15 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
     <main className="bench">
       <h1 className="visually-hidden">{open.jobs[jobId].name} on the bench</h1>
       <div style={{ position: 'relative', display: 'grid' }}>
-        <Stage layout={layout} jobId={jobId} solved={solved} cut={cut} onKey={onKey} />
+        <Stage
+          layout={layout}
+          jobId={jobId}
+          solved={solved}
+          cut={cut}
+          controls={controls}
+          live={live}
+          onKey={onKey}
+        />
         {shown && (
           <div className="stage-band" role="status">
             Only a look: {shown.label}
@@ -127,10 +164,10 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
         {stage === 'power' && <PowerPanel {...panel} />}
         {stage === 'lamps' && <LampsPanel {...panel} />}
         {stage === 'circuit' && <CircuitPanel {...panel} />}
-        {stage === 'try' && <TryPanel {...panel} cut={cut} />}
+        {stage === 'try' && <TryPanel {...panel} cut={cut} alight={alight} controls={controls} live={live} />}
         <section className="picture" aria-label="Drawings of the job">
           <div className="tabs" role="tablist">
-            {(['circuit', 'behaviour'] as const).map((k) => (
+            {(['circuit', 'behaviour', 'compare'] as const).map((k) => (
               <button
                 key={k}
                 type="button"
@@ -140,21 +177,27 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
                 aria-selected={kind === k}
                 onClick={() => setPicture({ kind: k, stage })}
               >
-                {k === 'circuit' ? 'Circuit' : 'Behaviour'}
+                {pictureNames[k]}
               </button>
             ))}
           </div>
           <div className="picture-body" role="tabpanel" id="picture" aria-labelledby={`tab-${kind}`}>
             {solved.failure && <p className="field-refusal">{solved.failure}</p>}
-            {kind === 'circuit' ? (
-              <CircuitView bench={solved.bench} steady={solved.steady} flagged={flagged} />
-            ) : cut.answer ? (
-              <Suspense fallback={<p className="stale-note">Opening the chart…</p>}>
+            <Suspense fallback={<p className="stale-note">Opening…</p>}>
+              {kind === 'circuit' ? (
+                <CircuitView bench={solved.bench} steady={solved.steady} flagged={flagged} />
+              ) : kind === 'compare' ? (
+                <ComparePanel layout={open} jobId={jobId} />
+              ) : live.samples.length > 0 ? (
+                <Scope samples={live.samples} />
+              ) : solved.bench.supply.kind === 'cell' && alight.answer?.cellLife ? (
+                <CellLifeChart life={alight.answer.cellLife} stale={alight.stale} />
+              ) : cut.answer ? (
                 <PowerCutChart cut={cut.answer} stale={cut.stale} />
-              </Suspense>
-            ) : (
-              <p className="stale-note">{cut.failure ?? 'Being worked out…'}</p>
-            )}
+              ) : (
+                <p className="stale-note">{cut.failure ?? 'Being worked out…'}</p>
+              )}
+            </Suspense>
           </div>
         </section>
         <FindingsPanel

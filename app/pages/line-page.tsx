@@ -1,46 +1,70 @@
-import { Link } from 'react-router';
-import { inOrder, type Layout } from '../../core/document/layout';
+import { Button } from 'antd';
+import { Link, useNavigate } from 'react-router';
 import { formatQuantity, quantityParts } from '../../core/quantity/format';
 import { nearestWord } from '../../core/light/wanted';
+import { supplyKind } from '../../core/supply';
 import { CoachOnStage } from '../drawings/stage/coach-on-stage';
 import { coachShape } from '../drawings/stage/coach-shape';
+import { NewCoach } from '../panels/new-coach';
 import { useLayoutStore } from '../store/layout-store';
-import { useSolved, type Solved } from '../store/use-solved';
+import { useLine, type LineJob } from '../store/use-line';
 import { useTask } from '../workers/use-task';
 import type { Finding } from '../../core/finding/finding';
+import type { Layout } from '../../core/document/layout';
 import './line.css';
+
+/** Room between two coaches of a train, in millimetres. */
+const COUPLING_MILLIMETRES = 7;
 
 /** The layout at a glance: everything lit as it would look at dusk, what it draws, what needs attention. */
 export function LinePage() {
   const layout = useLayoutStore((s) => s.layout)!;
-  const jobs = inOrder(layout.jobs);
-  if (jobs.length === 0) {
+  const line = useLine(layout);
+  const navigate = useNavigate();
+  if (line.length === 0) {
     return (
-      <main className="message-page">
-        <h1>Nothing is lit yet</h1>
-        <p>This layout has no jobs. Import one that has, or take the last change back with Ctrl Z.</p>
+      <main className="first-coach">
+        <h1>Light the first coach</h1>
+        <p>
+          Say what it is and what feeds it. You get a circuit that is solved, and can change everything after.
+        </p>
+        <NewCoach layout={layout} first />
       </main>
     );
   }
-  return <LineOf layout={layout} jobIds={jobs.map((j) => j.id)} />;
-}
-
-function LineOf({ layout, jobIds }: { readonly layout: Layout; readonly jobIds: readonly string[] }) {
   return (
     <main className="line-page">
       <h1 className="visually-hidden">{layout.name}, the line</h1>
-      {/* One coach for now: trains come with the rake. */}
-      <Dusk layout={layout} jobId={jobIds[0]} />
+      <Dusk layout={layout} line={line} />
       <section className="jobs">
-        <h2>On the line</h2>
+        <div className="jobs-head">
+          <h2>On the line</h2>
+          <Button type="primary" onClick={() => void navigate('/new')}>
+            Light another coach
+          </Button>
+        </div>
         <ul className="job-list">
-          {jobIds.map((id) => (
-            <li key={id}>
-              <JobCard layout={layout} jobId={id} />
+          {line.map((j) => (
+            <li key={j.id}>
+              <JobCard layout={layout} line={j} />
             </li>
           ))}
         </ul>
       </section>
+    </main>
+  );
+}
+
+/** A coach more. */
+export function NewCoachPage() {
+  const layout = useLayoutStore((s) => s.layout)!;
+  return (
+    <main className="first-coach">
+      <h1>Light a coach</h1>
+      <p>
+        Say what it is and what feeds it. You get a circuit that is solved, and can change everything after.
+      </p>
+      <NewCoach layout={layout} />
     </main>
   );
 }
@@ -54,66 +78,86 @@ function attention(findings: readonly Finding[] | null): { className: string; te
   return { className: 'badge', text: 'nothing needs attention' };
 }
 
-function JobCard({ layout, jobId }: { readonly layout: Layout; readonly jobId: string }) {
-  const job = layout.jobs[jobId];
-  const solved = useSolved(layout, jobId);
-  const judged = useTask((tasks) => tasks.judge(layout, jobId, 'all'), [layout, jobId]);
+function JobCard({ layout, line }: { readonly layout: Layout; readonly line: LineJob }) {
+  const { id, job, steady } = line;
+  const judged = useTask((tasks) => tasks.judge(layout, id, 'all'), [layout, id]);
   const state = attention(judged.stale ? null : judged.answer);
   const first = judged.answer?.[0];
+  const supply = layout.supplies[job.supplyId];
+  const count = Object.keys(job.lamps).length;
   return (
-    <Link className="job-card" to={`/bench/${jobId}`}>
+    <Link className="job-card" to={`/bench/${id}`}>
       <h3>{job.name}</h3>
       <div className="facts">
-        <span>{formatQuantity(solved.steady?.supplyAmps.mean ?? 0, 'amp')}</span>
+        <span>{formatQuantity(steady?.supplyAmps.mean ?? 0, 'amp')}</span>
+        <span>{supplyKind(supply).name}</span>
         <span>
-          {Object.keys(job.lamps).length} lamps,{' '}
-          {solved.meanLux > 0 ? nearestWord(solved.meanLux).name.toLowerCase() : 'dark'}
+          {count} {count === 1 ? 'lamp' : 'lamps'},{' '}
+          {line.meanLux > 0 ? nearestWord(line.meanLux).name.toLowerCase() : 'dark'}
         </span>
       </div>
       <p>
         <span className={state.className}>{state.text}</span>
       </p>
       {first && !judged.stale && <p>{first.title}</p>}
-      {solved.failure && <p className="field-refusal">{solved.failure}</p>}
+      {judged.failure && <p className="field-refusal">{judged.failure}</p>}
     </Link>
   );
 }
 
-function Dusk({ layout, jobId }: { readonly layout: Layout; readonly jobId: string }) {
-  const job = layout.jobs[jobId];
-  const solved: Solved = useSolved(layout, jobId);
-  const shape = coachShape(job.dimensions);
-  const amps = quantityParts(solved.steady?.supplyAmps.mean ?? 0, 'amp');
-  const height = shape.roof * 3;
-  const width = Math.max(shape.length * 1.9, height * 2.6);
-  const left = shape.length / 2 - width / 2;
+/** The trains as they would look at dusk. */
+function Dusk({ layout, line }: { readonly layout: Layout; readonly line: readonly LineJob[] }) {
+  const shapes = line.map(({ job }) => coachShape(job.dimensions));
+  const starts = shapes.map((_, i) =>
+    shapes.slice(0, i).reduce((sum, s) => sum + s.length + COUPLING_MILLIMETRES, 0),
+  );
+  const total = starts[starts.length - 1] + shapes[shapes.length - 1].length;
+  const tallest = Math.max(...shapes.map((s) => s.roof));
+  const height = Math.max(tallest * 3, total * 0.26);
+  const width = Math.max(total * 1.12, height * 2.6);
+  const left = total / 2 - width / 2;
+  const bySupply = new Map<string, number>();
+  for (const { job, steady } of line)
+    bySupply.set(job.supplyId, (bySupply.get(job.supplyId) ?? 0) + (steady?.supplyAmps.mean ?? 0));
   return (
     <section className="dusk" aria-label="The line at dusk">
       <svg
         viewBox={`${left} ${-height * 0.78} ${width} ${height}`}
         preserveAspectRatio="xMidYMax slice"
         role="img"
-        aria-label={`${job.name} on the line at dusk, its windows as bright as solved`}
+        aria-label={`${line.map((l) => l.job.name).join(', ')} on the line at dusk, windows as bright as solved`}
       >
         <Harbour left={left} width={width} />
         <rect x={left} y={0} width={width} height={height} fill="#151b1c" />
         <rect x={left} y={0} width={width} height={1} fill="#8f8577" />
         <rect x={left} y={1} width={width} height={1} fill="#40403f" />
-        <CoachOnStage job={job} windows={solved.windows} light={(l) => l} numbers={false} />
+        {line.map(({ id, job, steady, windows }, i) => (
+          <g key={id} transform={`translate(${starts[i]} 0)`}>
+            {i > 0 && (
+              <rect
+                x={-COUPLING_MILLIMETRES}
+                y={-shapes[i].floor + 0.6}
+                width={COUPLING_MILLIMETRES}
+                height={1.4}
+                fill="#101715"
+              />
+            )}
+            <CoachOnStage job={job} steady={steady} windows={windows} light={(l) => l} numbers={false} />
+          </g>
+        ))}
       </svg>
       <dl className="totals">
-        <div>
-          <dt>drawn by all that is lit</dt>
-          <dd>
-            {amps.number} <small>{amps.symbol}</small>
-          </dd>
-        </div>
-        <div>
-          <dt>track</dt>
-          <dd>
-            {layout.supplies[job.supplyId].amplitudeVolts} <small>V DCC</small>
-          </dd>
-        </div>
+        {[...bySupply].map(([id, total]) => {
+          const amps = quantityParts(total, 'amp');
+          return (
+            <div key={id}>
+              <dt>{layout.supplies[id].name}</dt>
+              <dd>
+                {amps.number} <small>{amps.symbol}</small>
+              </dd>
+            </div>
+          );
+        })}
       </dl>
     </section>
   );

@@ -1,98 +1,56 @@
-import { Button, Select } from 'antd';
-import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { BandedResistor } from '../drawings/banded-resistor';
+import { More } from '../fields/more';
+import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
-import { useTask } from '../workers/use-task';
 import { inOrder } from '../../core/document/layout';
-import { nearestWord, wantedWords } from '../../core/light/wanted';
 import { canSize, ratedVoltsSold } from '../../core/part/electrolytic';
 import { resistorBodies } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
+import { WantedLight } from './wanted-light';
 import type { PanelProps } from './panel-props';
 
-type WordId = (typeof wantedWords)[number]['id'];
 const ohmLimits = { least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' };
 
-/** How bright, and with what: wanted light, resistor, reservoir and charge resistor. */
+/** How bright, and with what: wanted light, resistor or limiter, reservoir, charge resistor and regulator. */
 export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const job = layout.jobs[jobId];
   const group = inOrder(job.groups)[0];
-  const { chargeResistor, reservoir } = job.conditioning;
-  const proposal = useTask(group ? (tasks) => tasks.propose(layout, jobId, group.id) : null, [
-    layout,
-    jobId,
-    group?.id,
-  ]);
-  const word = wantedWords.find((w) => w.lux === job.wantedLux);
+  const { chargeResistor, reservoir, chargeDiode, regulator } = job.conditioning;
   const groupWatts = Math.max(
     0,
     ...[...(solved.steady?.resistors ?? [])].filter(([id]) => id !== 'charge').map(([, r]) => r.watts),
   );
   const chargeWatts = solved.steady?.resistors.get('charge')?.watts ?? 0;
-  const offered = proposal.answer;
+  const heldAmps = group ? solved.steady?.holders.get(`limiter-${group.id}`)?.amps.mean : undefined;
+  const regulatorWatts = solved.steady?.holders.get('regulator')?.watts ?? 0;
   return (
     <div className="choices">
-      <h2>Wanted light at the seats</h2>
-      <Choice<WordId>
-        label="Wanted light at the seats"
-        quiet
-        options={wantedWords.map((w) => ({
-          value: w.id,
-          name: w.name,
-          figure: formatQuantity(w.lux, 'lux'),
-        }))}
-        value={word?.id ?? null}
-        onChoose={(id) =>
-          edit(
-            'Wanted light',
-            (draft) => void (draft.jobs[jobId].wantedLux = wantedWords.find((w) => w.id === id)!.lux),
-          )
-        }
-      />
-      <div
-        className={proposal.stale ? 'proposal stale' : 'proposal'}
-        aria-busy={proposal.stale}
-        data-testid="proposal"
-      >
-        <p>
-          Now {formatQuantity(solved.meanLux, 'lux')}:{' '}
-          {solved.meanLux > 0 ? nearestWord(solved.meanLux).name.toLowerCase() : 'dark'}.{' '}
-          {offered && group && offered.ohms === group.ohms && group.drive !== 'none' ? (
-            'That is as near to the wanted light as E12 values come.'
-          ) : offered ? (
-            <>
-              <b>{formatQuantity(offered.ohms, 'ohm')}</b> gives {formatQuantity(offered.lux, 'lux')}
-              {offered.limitedBy === 'lamp' && ', the most these lamps bear for long'}
-              {offered.limitedBy === 'supply' && ', the most this supply can do'}.
-            </>
-          ) : (
-            'Finding the resistor…'
-          )}
-        </p>
-        {offered && group && (offered.ohms !== group.ohms || group.drive === 'none') && (
-          <Button
-            type="primary"
-            disabled={proposal.stale}
-            onClick={() =>
-              edit('Resistor for the wanted light', (draft) => {
-                const g = draft.jobs[jobId].groups[group.id];
-                if (g.drive === 'none') g.drive = 'resistor-each';
-                g.ohms = offered.ohms;
-                g.ratedWatts = Math.max(g.ratedWatts, offered.ratedWatts);
-              })
-            }
-          >
-            Fit {formatQuantity(offered.ohms, 'ohm')}
-          </Button>
-        )}
-      </div>
-      {group && group.drive !== 'none' && (
+      <WantedLight layout={layout} jobId={jobId} solved={solved} />
+      {group?.drive === 'limiter' && (
+        <NumberField
+          label="The limiter holds"
+          unit="amp"
+          figure={group.limiterAmps}
+          limits={{ least: 1e-4, most: 1, range: '0.1 mA to 1 A' }}
+          aside={heldAmps === undefined ? undefined : `${formatQuantity(heldAmps, 'amp')} flow`}
+          onCommit={(amps) =>
+            edit('Limiter', (draft) => void (draft.jobs[jobId].groups[group.id].limiterAmps = amps))
+          }
+        />
+      )}
+      {group && (group.drive === 'resistor-each' || group.drive === 'resistor-shared') && (
         <>
           <div className="two-fields">
             <NumberField
-              label={group.drive === 'resistor-each' ? 'A resistor for each lamp' : 'One resistor for all'}
+              label={
+                group.drive === 'resistor-shared'
+                  ? 'One resistor for all'
+                  : group.inSeries > 1
+                    ? 'A resistor for each string'
+                    : 'A resistor for each lamp'
+              }
               unit="ohm"
               figure={group.ohms}
               limits={ohmLimits}
@@ -102,7 +60,6 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               }
             />
             <BodyField
-              id="group-body"
               watts={group.ratedWatts}
               onChange={(watts) =>
                 edit('Resistor body', (draft) => void (draft.jobs[jobId].groups[group.id].ratedWatts = watts))
@@ -153,21 +110,17 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               edit('Reservoir', (draft) => void (draft.jobs[jobId].conditioning.reservoir!.farads = farads))
             }
           />
-          <div className="field">
-            <label htmlFor="reservoir-rating">Rated</label>
-            <Select
-              id="reservoir-rating"
-              className="select"
-              value={reservoir.ratedVolts}
-              options={ratedVoltsSold.map((v) => ({ value: v, label: formatQuantity(v, 'volt') }))}
-              onChange={(v: number) =>
-                edit(
-                  'Reservoir rating',
-                  (draft) => void (draft.jobs[jobId].conditioning.reservoir!.ratedVolts = v),
-                )
-              }
-            />
-          </div>
+          <SelectField
+            label="Rated"
+            value={reservoir.ratedVolts}
+            options={ratedVoltsSold.map((v) => ({ value: v as number, label: formatQuantity(v, 'volt') }))}
+            onChange={(v) =>
+              edit(
+                'Reservoir rating',
+                (draft) => void (draft.jobs[jobId].conditioning.reservoir!.ratedVolts = v),
+              )
+            }
+          />
         </div>
       )}
       {chargeResistor && (
@@ -186,7 +139,6 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             }
           />
           <BodyField
-            id="charge-body"
             watts={chargeResistor.ratedWatts}
             onChange={(watts) =>
               edit(
@@ -197,33 +149,82 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
           />
         </div>
       )}
+      <More label="Discharge diode, regulator board" open={chargeDiode || regulator !== null}>
+        <label className="fit-label">
+          <input
+            type="checkbox"
+            checked={chargeDiode}
+            disabled={!reservoir || !chargeResistor}
+            onChange={(e) =>
+              edit('Discharge diode', (draft) => {
+                draft.jobs[jobId].conditioning.chargeDiode = e.target.checked;
+              })
+            }
+          />
+          Diode round the charge resistor
+        </label>
+        <p className="hint">
+          The reservoir charges gently and gives freely; lamps do not feed through the resistor.
+        </p>
+        <label className="fit-label">
+          <input
+            type="checkbox"
+            checked={regulator !== null}
+            onChange={(e) =>
+              edit('Regulator board', (draft) => {
+                draft.jobs[jobId].conditioning.regulator = e.target.checked
+                  ? { outVolts: 5, dropoutVolts: 1.2, quiescentAmps: 0.003 }
+                  : null;
+              })
+            }
+          />
+          Regulator board
+          {regulator && <small>{formatQuantity(regulatorWatts, 'watt', { significant: 2 })} of heat</small>}
+        </label>
+        {regulator && (
+          <div className="two-fields">
+            <NumberField
+              label="Gives"
+              unit="volt"
+              figure={regulator.outVolts}
+              limits={{ least: 1, most: 24, range: '1 V to 24 V' }}
+              onCommit={(v) =>
+                edit('Regulator', (draft) => void (draft.jobs[jobId].conditioning.regulator!.outVolts = v))
+              }
+            />
+            <NumberField
+              label="Needs over that"
+              unit="volt"
+              figure={regulator.dropoutVolts}
+              limits={{ least: 0, most: 5, range: '0 V to 5 V' }}
+              onCommit={(v) =>
+                edit('Dropout', (draft) => void (draft.jobs[jobId].conditioning.regulator!.dropoutVolts = v))
+              }
+            />
+          </div>
+        )}
+      </More>
     </div>
   );
 }
 
 interface BodyFieldProps {
-  readonly id: string;
   readonly watts: number;
   readonly onChange: (watts: number) => void;
 }
 
 /** The body of a resistor, by what it may turn into heat, with its size. */
-function BodyField({ id, watts, onChange }: BodyFieldProps) {
+function BodyField({ watts, onChange }: BodyFieldProps) {
   return (
-    <div className="field">
-      <label htmlFor={id}>Its body</label>
-      <Select
-        id={id}
-        className="select"
-        value={watts}
-        popupMatchSelectWidth={false}
-        options={resistorBodies.map((b) => ({
-          value: b.watts,
-          label: `${b.name}, ${b.lengthMillimetres} mm`,
-        }))}
-        onChange={onChange}
-      />
-    </div>
+    <SelectField
+      label="Its body"
+      value={watts}
+      options={resistorBodies.map((b) => ({
+        value: b.watts as number,
+        label: `${b.name}, ${b.lengthMillimetres} mm`,
+      }))}
+      onChange={onChange}
+    />
   );
 }
 

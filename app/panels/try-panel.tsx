@@ -1,18 +1,47 @@
 import { Button } from 'antd';
-import { useRunStore } from '../store/run-store';
+import { More } from '../fields/more';
+import { NumberField } from '../fields/number-field';
+import { useLayoutStore } from '../store/layout-store';
+import { useRunStore, type JobControls } from '../store/run-store';
+import { cellTypes } from '../../core/part/cell';
 import { formatQuantity } from '../../core/quantity/format';
 import { fades, type PowerCutStudy } from '../../core/study/power-cut';
+import { deadLength } from '../../core/study/gap';
+import { cellShortcut, holdShortcut, inrushShortcut } from '../../core/study/shortcut';
+import { supplyKind } from '../../core/supply';
+import { LoopControls } from './loop-controls';
+import type { StayingAlight } from '../workers/study-worker';
+import type { LivePlay } from '../workers/use-live-run';
 import type { TaskState } from '../workers/use-task';
 import type { PanelProps } from './panel-props';
 
-/** Cut the power and see: how long each degree of light holds. */
-export function TryPanel({ jobId, solved, cut }: PanelProps & { readonly cut: TaskState<PowerCutStudy> }) {
-  const on = useRunStore((s) => s.power[jobId] ?? true);
-  const setPower = useRunStore((s) => s.setPower);
-  const { reservoir } = solved.bench.job.conditioning;
+interface TryPanelProps extends PanelProps {
+  readonly cut: TaskState<PowerCutStudy>;
+  readonly alight: TaskState<StayingAlight>;
+  readonly controls: JobControls;
+  readonly live: LivePlay;
+}
+
+/** Cut the power, run over dirt, empty the cell: how long each degree of light holds. */
+export function TryPanel({ layout, jobId, solved, cut, alight, controls, live }: TryPanelProps) {
+  const set = useRunStore((s) => s.set);
+  const { power } = controls;
+  const { supply, job } = solved.bench;
+  const { reservoir } = job.conditioning;
   const figures = solved.steady;
+  const onTrack = supplyKind(supply).onTrack;
+  const hand =
+    reservoir && figures?.reservoirVolts && figures.supplyAmps.mean > 0
+      ? holdShortcut(
+          reservoir.farads,
+          figures.reservoirVolts.mean,
+          figures.lamps.length > 0 ? Math.max(...figures.lamps.map((l) => l.volts.mean)) : 0,
+          figures.supplyAmps.mean,
+        )
+      : null;
   return (
     <div className="choices">
+      {onTrack && <LoopControls jobId={jobId} controls={controls} live={live} scale={layout.scale} />}
       <h2>Cut the power and see</h2>
       <p className="hint">The stage fades as fast as the coach will. The light falls to</p>
       <dl className="fact-list" aria-busy={cut.stale}>
@@ -35,27 +64,43 @@ export function TryPanel({ jobId, solved, cut }: PanelProps & { readonly cut: Ta
       )}
       {cut.cancelled && <p className="stale-note">Stopped. The next change starts it again.</p>}
       {cut.failure && <p className="field-refusal">{cut.failure}</p>}
-      <Button type="primary" block onClick={() => setPower(jobId, !on)}>
-        {on ? 'Cut the power' : 'Power on again'}
+      <Button type="primary" block onClick={() => set(jobId, { power: !power })}>
+        {power ? 'Cut the power' : 'Power on again'}
       </Button>
-      <h3 style={{ margin: '16px 0 8px' }}>With the power on</h3>
-      <dl className="fact-list">
-        <dt>drawn from the track</dt>
-        <dd>{formatQuantity(figures?.supplyAmps.mean ?? 0, 'amp')}</dd>
-        <dt>roof line</dt>
-        <dd>{figures?.roofVolts ? formatQuantity(figures.roofVolts.mean, 'volt') : '–'}</dd>
-        <dt>ripple on it</dt>
-        <dd>
-          {figures?.roofVolts
-            ? formatQuantity(figures.roofVolts.greatest - figures.roofVolts.least, 'volt', { significant: 2 })
-            : '–'}
-        </dd>
-        <dt>dimmest and brightest lamp</dt>
-        <dd>
-          {figures && figures.lamps.length > 0 ? lampRange(figures.lamps.map((l) => l.amps.mean)) : '–'}
-        </dd>
-      </dl>
-      {!reservoir && (
+      {hand && (
+        <p className="by-hand">
+          <b>By hand:</b> <code>{hand.sum}</code>. {hand.why}
+        </p>
+      )}
+      {onTrack ? (
+        <DeadRail layout={layout} jobId={jobId} solved={solved} alight={alight} />
+      ) : (
+        <CellLife solved={solved} alight={alight} />
+      )}
+      <Inrush solved={solved} alight={alight} />
+      <More label="With the power on">
+        <dl className="fact-list">
+          <dt>drawn, mean</dt>
+          <dd>{formatQuantity(figures?.supplyAmps.mean ?? 0, 'amp')}</dd>
+          <dt>drawn, true RMS</dt>
+          <dd>{formatQuantity(figures?.supplyRmsAmps ?? 0, 'amp')}</dd>
+          <dt>roof line</dt>
+          <dd>{figures?.roofVolts ? formatQuantity(figures.roofVolts.mean, 'volt') : '–'}</dd>
+          <dt>ripple on it</dt>
+          <dd>
+            {figures?.roofVolts
+              ? formatQuantity(figures.roofVolts.greatest - figures.roofVolts.least, 'volt', {
+                  significant: 2,
+                })
+              : '–'}
+          </dd>
+          <dt>dimmest and brightest lamp</dt>
+          <dd>
+            {figures && figures.lamps.length > 0 ? lampRange(figures.lamps.map((l) => l.amps.mean)) : '–'}
+          </dd>
+        </dl>
+      </More>
+      {!reservoir && onTrack && (
         <p className="hint">
           Without a reservoir the lamps go out with the track. A reservoir in the Circuit stage holds them.
         </p>
@@ -65,6 +110,143 @@ export function TryPanel({ jobId, solved, cut }: PanelProps & { readonly cut: Ta
 }
 
 const shareName = ['half', 'a tenth', 'a hundredth'] as const;
+
+/** Dead rail as a length at a speed: how long it takes the current away, and what rides over it. */
+function DeadRail({
+  layout,
+  jobId,
+  solved,
+  alight,
+}: PanelProps & { readonly alight: TaskState<StayingAlight> }) {
+  const edit = useLayoutStore((s) => s.edit);
+  const { ride, pickups, conditioning } = solved.bench.job;
+  const answer = alight.answer?.ride;
+  const suggestion = answer?.reservoir;
+  return (
+    <>
+      <h3 className="part-head">Over dead rail</h3>
+      <div className="two-fields">
+        <NumberField
+          label="Dead for"
+          unit="millimetre"
+          figure={ride.deadMillimetres}
+          limits={{ least: 0, most: 2000, range: '0 mm to 2000 mm' }}
+          onCommit={(mm) => edit('Dead rail', (draft) => void (draft.jobs[jobId].ride.deadMillimetres = mm))}
+        />
+        <NumberField
+          label={`At, of ${layout.scale} scale`}
+          unit="kilometre-per-hour"
+          figure={ride.kilometresPerHour}
+          limits={{ least: 0.5, most: 500, range: '0.5 km/h to 500 km/h' }}
+          onCommit={(v) =>
+            edit('Scale speed', (draft) => void (draft.jobs[jobId].ride.kilometresPerHour = v))
+          }
+        />
+      </div>
+      <dl className="fact-list" aria-busy={alight.stale} style={alight.stale ? { opacity: 0.5 } : undefined}>
+        <dt>its pickups bridge</dt>
+        <dd>{formatQuantity(Math.min(ride.deadMillimetres, pickups.baseMillimetres), 'millimetre')}</dd>
+        <dt>left without current</dt>
+        <dd>{formatQuantity(deadLength(ride.deadMillimetres, pickups), 'millimetre')}</dd>
+        <dt>for</dt>
+        <dd>{answer ? formatQuantity(answer.gapSeconds, 'second') : '–'}</dd>
+        <dt>light left at its end</dt>
+        <dd data-figure="ridden">{answer ? `${(100 * answer.lightLeft).toFixed(0)} %` : '–'}</dd>
+      </dl>
+      {suggestion && (
+        <div className="proposal">
+          <p>
+            <b>{formatQuantity(suggestion.farads, 'farad')}</b>,{' '}
+            {formatQuantity(suggestion.ratedVolts, 'volt')} rides it: {suggestion.can.diameter} ×{' '}
+            {suggestion.can.height} mm
+            {suggestion.inDrawer ? ', in the drawer' : ''}.
+          </p>
+          <Button
+            type="primary"
+            disabled={alight.stale || conditioning.rectifier === 'none'}
+            onClick={() =>
+              edit('Reservoir for the dead rail', (draft) => {
+                draft.jobs[jobId].conditioning.reservoir = {
+                  farads: suggestion.farads,
+                  ratedVolts: suggestion.ratedVolts,
+                };
+              })
+            }
+          >
+            Fit it
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Hours of a cell, and how they compare with capacity over current. */
+function CellLife({
+  solved,
+  alight,
+}: {
+  readonly solved: PanelProps['solved'];
+  readonly alight: TaskState<StayingAlight>;
+}) {
+  const life = alight.answer?.cellLife;
+  const { supply } = solved.bench;
+  if (supply.kind !== 'cell' || !life) return null;
+  const hand = cellShortcut(cellTypes[supply.cell].milliampHours, solved.steady?.supplyAmps.mean ?? 1);
+  return (
+    <>
+      <h3 className="part-head">Until the cell is changed</h3>
+      <dl className="fact-list" style={alight.stale ? { opacity: 0.5 } : undefined}>
+        {life.moments.map((m, i) => (
+          <HourRow key={shareName[i]} name={`light at ${shareName[i]}`} hours={m} />
+        ))}
+        <HourRow name="empty" hours={life.emptyHours} />
+      </dl>
+      <p className="by-hand">
+        <b>By hand:</b> <code>{hand.sum}</code>. {hand.why}
+      </p>
+    </>
+  );
+}
+
+function HourRow({ name, hours }: { readonly name: string; readonly hours: number | null }) {
+  return (
+    <>
+      <dt>{name}</dt>
+      <dd>{hours === null ? 'not before it is empty' : `${Number(hours.toPrecision(2))} h`}</dd>
+    </>
+  );
+}
+
+/** What the empty reservoir asks of the supply. */
+function Inrush({
+  solved,
+  alight,
+}: {
+  readonly solved: PanelProps['solved'];
+  readonly alight: TaskState<StayingAlight>;
+}) {
+  const inrush = alight.answer?.inrush;
+  const { supply, job } = solved.bench;
+  if (!inrush) return null;
+  const ohms = supplyKind(supply).sourceOhms(supply) + (job.conditioning.chargeResistor?.ohms ?? 0);
+  const hand = inrushShortcut(supplyKind(supply).highestVolts(supply), ohms);
+  return (
+    <More label="Charging the empty reservoir">
+      <dl className="fact-list">
+        <dt>draws up to</dt>
+        <dd>{formatQuantity(inrush.peakAmps, 'amp')}</dd>
+        <dt>over the limit of {formatQuantity(inrush.limitAmps, 'amp')} for</dt>
+        <dd>{formatQuantity(inrush.overSeconds, 'second')}</dd>
+        <dt>borne for</dt>
+        <dd>{formatQuantity(inrush.tripSeconds, 'second')}</dd>
+      </dl>
+      <p className="by-hand">
+        <b>By hand:</b> <code>{hand.sum}</code>. {hand.why}
+      </p>
+    </More>
+  );
+}
 
 function FadeRow({
   name,

@@ -1,6 +1,7 @@
 import { Button, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { emptyLayout } from '../../core/study/new-coach';
 import { exportLayout, importLayout } from '../storage/files';
 import { useLayoutStore } from '../store/layout-store';
 import type { FileComplaint } from '../../core/document/file';
@@ -24,6 +25,15 @@ export function FileMenu() {
   };
   return (
     <>
+      <Button
+        title="Begin an empty layout; Undo brings this one back"
+        onClick={() => {
+          replace('New layout', emptyLayout('My layout'));
+          void navigate('/');
+        }}
+      >
+        New
+      </Button>
       <Button onClick={() => chooser.current?.click()}>Import</Button>
       <Button disabled={!layout} onClick={() => layout && exportLayout(layout)}>
         Export

@@ -8,6 +8,8 @@ const everywhere = [
 ] as const;
 const onStage = [
   ['P', 'power on and off'],
+  ['R', 'reverse, on a DC track'],
+  ['Arrows', 'throttle, on a DC track'],
   ['[ and ]', 'step through the stages of the work'],
   ['?', 'this list'],
 ] as const;

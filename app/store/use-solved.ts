@@ -1,8 +1,9 @@
 import { useMemo, useRef } from 'react';
 import { CircuitError } from '../../core/circuit/error';
-import { benchOf, type Bench } from '../../core/study/bench';
+import { benchOf, madeFor, type Bench } from '../../core/study/bench';
 import { steadyStudy, type SteadyStudy } from '../../core/study/steady';
 import { meanLux, windowLight, type WindowLight } from '../../core/study/window-light';
+import type { Controls } from '../../core/supply';
 import type { Layout } from '../../core/document/layout';
 
 export interface Solved {
@@ -25,11 +26,20 @@ function explained(error: unknown, bench: Bench): string {
   return names === '' ? error.message : `No answer was found for ${names}.`;
 }
 
-/** Solves a job's periodic steady state whenever the layout changes, starting from the last answer. */
-export function useSolved(layout: Layout, jobId: string): Solved {
+/** The controls a job of a layout is made for. */
+export function usualOf(layout: Layout, jobId: string): Controls {
+  return madeFor(layout.supplies[layout.jobs[jobId].supplyId]);
+}
+
+/**
+ * Solves a job's periodic steady state whenever layout or controls change, starting from the last answer.
+ * @param controls those it is made for when left out
+ */
+export function useSolved(layout: Layout, jobId: string, controls?: Controls): Solved {
   const last = useRef<Float64Array | undefined>(undefined);
+  const { throttle, direction } = controls ?? usualOf(layout, jobId);
   return useMemo(() => {
-    const bench = benchOf(layout, jobId);
+    const bench = benchOf(layout, jobId, [], { throttle, direction });
     try {
       // The warm start is only a guess: it changes how fast the answer comes, not what it is.
       // eslint-disable-next-line react-hooks/refs
@@ -41,5 +51,5 @@ export function useSolved(layout: Layout, jobId: string): Solved {
     } catch (error) {
       return { bench, steady: null, windows: [], meanLux: 0, failure: explained(error, bench) };
     }
-  }, [layout, jobId]);
+  }, [layout, jobId, throttle, direction]);
 }

@@ -1,13 +1,28 @@
 import { expose } from 'comlink';
 import { checkJob } from '../../core/finding/check';
-import { groupLongLifeAmps } from '../../core/finding/remedy';
 import { benchOf } from '../../core/study/bench';
+import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
+import { compareStudy, type ComparedWay, type FailedWay } from '../../core/study/compare';
+import { inrushStudy, type InrushStudy } from '../../core/study/inrush';
+import { LiveRun, type RunControls, type RunSample, type RunStart } from '../../core/study/live-run';
 import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
-import { proposeResistor, type ResistorProposal } from '../../core/study/proposal';
+import { proposeDrive, type Proposal } from '../../core/study/proposal';
+import { rideStudy, type RideStudy } from '../../core/study/ride';
+import { offerSchool, schools } from '../../core/study/schools';
 import { steadyStudy } from '../../core/study/steady';
 import type { Pace } from '../../core/finding/check';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
+import type { Patch } from '../../core/document/patch';
+
+/** What staying alight is about: the power cut, the dead stretch, the charging and the cell. */
+export interface StayingAlight {
+  readonly ride: RideStudy;
+  readonly inrush: InrushStudy | null;
+  readonly cellLife: CellLifeStudy | null;
+}
+
+let run: LiveRun | null = null;
 
 /** What runs beside the interface: everything that takes longer than a frame. */
 const tasks = {
@@ -18,8 +33,40 @@ const tasks = {
     const bench = benchOf(layout, jobId);
     return powerCutStudy(bench, steadyStudy(bench));
   },
-  propose(layout: Layout, jobId: string, groupId: string): ResistorProposal | null {
-    return proposeResistor(layout, jobId, groupId, groupLongLifeAmps(layout, jobId, groupId));
+  stayingAlight(layout: Layout, jobId: string): StayingAlight {
+    const bench = benchOf(layout, jobId);
+    const steady = steadyStudy(bench);
+    return { ride: rideStudy(bench, steady), inrush: inrushStudy(bench), cellLife: cellLifeStudy(bench) };
+  },
+  propose(layout: Layout, jobId: string, groupId: string): Proposal | null {
+    return proposeDrive(layout, jobId, groupId);
+  },
+  compare(layout: Layout, jobId: string): (ComparedWay | FailedWay)[] {
+    return compareStudy(layout, jobId);
+  },
+  /** The change a school makes of a job, or what speaks against it. */
+  school(
+    layout: Layout,
+    jobId: string,
+    schoolId: string,
+  ): { patches: readonly Patch[] | null; refused: string | null } {
+    const { patches, refused } = offerSchool(
+      layout,
+      jobId,
+      schools.find((s) => s.id === schoolId)!,
+    );
+    return { patches, refused };
+  },
+  /** Puts a coach on its loop. */
+  startRun(start: RunStart): void {
+    run = new LiveRun(start);
+  },
+  control(set: Partial<RunControls>): void {
+    run?.control(set);
+  },
+  /** Plays the run until a moment. */
+  advance(seconds: number): RunSample[] {
+    return run?.advance(seconds) ?? [];
   },
 };
 

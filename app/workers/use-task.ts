@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { StudyTasks } from './study-worker';
 
 /** A worker that is thrown away when its task is no longer wanted, and made anew for the next. */
-class StudyRunner {
+export class StudyRunner {
   private worker: Worker | null = null;
   private remote: Remote<StudyTasks> | null = null;
   private busy = 0;
@@ -23,7 +23,11 @@ class StudyRunner {
 
   /** Stops what is running; nothing is heard of it any more. */
   cancel(): void {
-    if (this.busy === 0) return;
+    if (this.busy > 0) this.stop();
+  }
+
+  /** Throws the worker away, whatever it does. */
+  stop(): void {
     this.worker?.terminate();
     this.worker = null;
     this.remote = null;

@@ -32,6 +32,12 @@ export const units = {
     what: 'a length',
     writes: [0],
   },
+  'kilometre-per-hour': {
+    symbol: 'km/h',
+    spellings: ['km/h', 'kmh', 'kph'],
+    what: 'a speed',
+    writes: [0],
+  },
   lux: { symbol: 'lx', spellings: ['lux', 'lx'], what: 'an illuminance', writes: [0] },
 } as const satisfies Record<string, Unit>;
 

@@ -55,3 +55,8 @@ export function spreadPlaces(count: number, lengthMillimetres: number): number[]
   const pitch = lengthMillimetres / (count + 0.6);
   return Array.from({ length: count }, (_, i) => Math.round((i + 0.8) * pitch * 10) / 10);
 }
+
+/** Illuminance that would be there without a tint which lets a share of the light through, in lux. */
+export function untintedLux(lux: number, share: number): number {
+  return share > 0 ? lux / share : 0;
+}

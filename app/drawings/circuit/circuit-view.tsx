@@ -1,9 +1,18 @@
+import { supplyKind } from '../../../core/supply';
 import { shortOhms, formatQuantity, quantityParts } from '../../../core/quantity/format';
 import { screenColour } from '../../../core/light/colour';
 import { lightness } from '../../../core/light/lightness';
-import { leds } from '../../../core/part/led';
-import { drawCircuit, type PlacedSymbol } from './geometry';
-import { DiodeSymbol, ElectrolyticSymbol, LampSymbol, ResistorSymbol } from './symbols';
+import { drawCircuit, RETURN_LINE, type PlacedSymbol, type Point } from './geometry';
+import {
+  DiodeSymbol,
+  ElectrolyticSymbol,
+  LampSymbol,
+  LimiterSymbol,
+  RegulatorSymbol,
+  ResistorSymbol,
+  SwitchSymbol,
+} from './symbols';
+import { wireHex } from '../../theme/wire-colours';
 import type { Bench } from '../../../core/study/bench';
 import type { SteadyStudy } from '../../../core/study/steady';
 import './circuit.css';
@@ -68,27 +77,56 @@ interface SymbolViewProps {
 
 function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
   const { part, at } = symbol;
+  const bottom = RETURN_LINE;
   const label = flagged ? 'value flagged' : 'value';
   switch (part.kind) {
     case 'rails':
+      return <SupplyLabel bench={bench} right={at.right} left={at.left} />;
+    case 'switch':
       return (
         <g>
-          <text className="name" x={12} y={28}>
-            DCC track
+          <SwitchSymbol from={at.one} to={at.two} />
+          <text className="note" x={(at.one.x + at.two.x) / 2} y={at.one.y + 24} textAnchor="middle">
+            switch
           </text>
-          <text className="value" x={12} y={46}>
-            ±{formatQuantity(bench.supply.amplitudeVolts, 'volt')}
+        </g>
+      );
+    case 'diode':
+      return (
+        <g>
+          <DiodeSymbol from={at.anode} to={at.cathode} />
+          {part.role === 'rectifier' && steady?.bridgeVolts && (
+            <text
+              className={label}
+              x={(at.anode.x + at.cathode.x) / 2}
+              y={at.anode.y - 16}
+              textAnchor="middle"
+            >
+              −{formatQuantity(steady.bridgeVolts.mean, 'volt', { significant: 2 })}
+            </text>
+          )}
+        </g>
+      );
+    case 'limiter':
+      return (
+        <g>
+          <LimiterSymbol from={at.in} to={at.out} />
+          <text
+            className={`${label} small`}
+            x={at.in.x - 16}
+            y={(at.in.y + at.out.y) / 2 + 4}
+            textAnchor="end"
+          >
+            {formatQuantity(part.amps, 'amp')}
           </text>
-          <line className="rail right" x1={12} y1={at.right.y} x2={at.right.x} y2={at.right.y} />
-          <text className="note" x={12} y={at.right.y + 17}>
-            right, red
-          </text>
-          <line className="rail left" x1={12} y1={at.left.y} x2={at.left.x} y2={at.left.y} />
-          <text className="note" x={12} y={at.left.y + 17}>
-            left,
-          </text>
-          <text className="note" x={12} y={at.left.y + 31}>
-            black
+        </g>
+      );
+    case 'regulator':
+      return (
+        <g>
+          <RegulatorSymbol input={at.in} output={at.out} common={at.common} />
+          <text className={`${label} small`} x={(at.in.x + at.out.x) / 2} y={at.in.y + 4} textAnchor="middle">
+            {formatQuantity(part.outVolts, 'volt')}
           </text>
         </g>
       );
@@ -124,7 +162,7 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
       );
     }
     case 'resistor': {
-      const lying = part.role === 'charge';
+      const lying = at.one.y === at.two.y;
       return (
         <g>
           <ResistorSymbol from={at.one} to={at.two} />
@@ -153,27 +191,76 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
     }
     case 'lamp': {
       const reading = steady?.lamps.find((l) => l.part === part.id);
-      const led = leds[part.led];
+      const lastOfString = at.cathode.y >= bottom - 1;
+      const { led } = part;
       return (
         <g>
           <LampSymbol
             from={at.anode}
             to={at.cathode}
-            glow={screenColour(led.colour)}
+            glow={screenColour(reading?.xy ?? led.colour)}
+            inside={led.inSeries}
+            resistor={led.builtInOhms > 0 || part.builtIn.kind === 'resistor'}
             strength={Math.min(1, lightness((reading?.lumens ?? 0) / led.lumens) / 70)}
           />
-          {reading && (
+          {reading && lastOfString && (
             <text className={`${label} small`} x={at.cathode.x} y={at.cathode.y + 18} textAnchor="middle">
               {milliamps(reading.amps.mean)}
             </text>
           )}
-          <text className="note" x={at.cathode.x - 6} y={at.cathode.y - 12} textAnchor="end">
+          <text
+            className="note"
+            x={at.cathode.x - (part.led.inSeries > 1 ? 14 : 6)}
+            y={at.cathode.y - (lastOfString ? 12 : 4)}
+            textAnchor="end"
+          >
             {part.number}
           </text>
         </g>
       );
     }
   }
+}
+
+interface SupplyLabelProps {
+  readonly bench: Bench;
+  readonly right: Point;
+  readonly left: Point;
+}
+
+/** What feeds the job, and its two sides in the colours of the job's legend. */
+function SupplyLabel({ bench, right, left }: SupplyLabelProps) {
+  const { supply, job, controls } = bench;
+  const kind = supplyKind(supply);
+  const roles = kind.changesSides ? (['right', 'left'] as const) : (['plus', 'minus'] as const);
+  const [one, other] = roles.map((r) => job.legend[r]);
+  return (
+    <g>
+      <text className="name" x={12} y={28}>
+        {kind.name}
+      </text>
+      <text className="value" x={12} y={46}>
+        {kind.words(supply, controls).replace(/^(DCC|bus) /, '')}
+      </text>
+      <line className="rail" stroke={wireHex[one]} x1={12} y1={right.y} x2={right.x} y2={right.y} />
+      <line className="rail" stroke={wireHex[other]} x1={12} y1={left.y} x2={left.x} y2={left.y} />
+      <SideNote x={12} y={right.y} name={kind.sides.right} colour={one} />
+      <SideNote x={12} y={left.y} name={kind.sides.left} colour={other} />
+    </g>
+  );
+}
+
+function SideNote({ x, y, name, colour }: { x: number; y: number; name: string; colour: string }) {
+  return (
+    <>
+      <text className="note" x={x} y={y + 17}>
+        {name},
+      </text>
+      <text className="note" x={x} y={y + 31}>
+        {colour}
+      </text>
+    </>
+  );
 }
 
 /** The number alone in milliamps, as the heading beside it says. */

@@ -28,6 +28,8 @@ export interface CircuitDrawing {
 
 const PLUS = 72;
 const MINUS = 312;
+/** Height of the return line, at which every string ends. */
+export const RETURN_LINE = MINUS;
 /** The line of the lamps behind a limiter or a shared resistor. */
 const OWN_LINE = 138;
 const OWN_RESISTOR = 152;

@@ -55,26 +55,103 @@ export function DiodeSymbol({ from, to, size = 9 }: SpanProps & { readonly size?
   );
 }
 
+/** A switch lying between its terminals, closed. */
+export function SwitchSymbol({ from, to }: SpanProps) {
+  const middle = (from.x + to.x) / 2;
+  return (
+    <g className="symbol">
+      <line x1={from.x} y1={from.y} x2={middle - 14} y2={from.y} />
+      <line x1={middle + 14} y1={to.y} x2={to.x} y2={to.y} />
+      <circle cx={middle - 13} cy={from.y} r={2.6} />
+      <circle cx={middle + 13} cy={to.y} r={2.6} />
+      <line x1={middle - 11} y1={from.y - 1.5} x2={middle + 13} y2={to.y - 4} />
+    </g>
+  );
+}
+
+/** A constant-current limiter standing between its terminals: a box with the sign of a current held. */
+export function LimiterSymbol({ from, to }: SpanProps) {
+  const y = (from.y + to.y) / 2;
+  return (
+    <g className="symbol">
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
+      <rect x={from.x - 11} y={y - 14} width={22} height={28} rx={2} />
+      <path d={`M${from.x} ${y - 8}v14m-4 -5l4 6l4 -6M${from.x - 6} ${y + 9}h12`} />
+    </g>
+  );
+}
+
+/** A linear regulator: a box with input, output and common. */
+export function RegulatorSymbol({
+  input,
+  output,
+  common,
+}: {
+  readonly input: Point;
+  readonly output: Point;
+  readonly common: Point;
+}) {
+  return (
+    <g className="symbol">
+      <line x1={common.x} y1={input.y + 17} x2={common.x} y2={common.y} />
+      <line x1={input.x} y1={input.y} x2={output.x} y2={output.y} />
+      <rect x={input.x + 4} y={input.y - 17} width={output.x - input.x - 8} height={34} rx={3} />
+    </g>
+  );
+}
+
 interface LampSymbolProps extends SpanProps {
   readonly glow: string;
   /** Lightness of its light, 0 to 1. */
   readonly strength: number;
+  /** Symbols in a row inside it: the lamps of a strip unit. */
+  readonly inside: number;
+  /** A resistance built in, drawn before them. */
+  readonly resistor: boolean;
 }
 
-/** A light-emitting diode standing between its terminals, glowing as much as it does. */
-export function LampSymbol({ from, to, glow, strength }: LampSymbolProps) {
-  const y = Math.max(from.y + 34, 222);
+/** Room one junction takes along the line. */
+const JUNCTION = 22;
+const BUILT_IN = 26;
+
+/** A lamp standing between its terminals, glowing as much as it does, with what is built into it. */
+export function LampSymbol({ from, to, glow, strength, inside, resistor }: LampSymbolProps) {
+  const room = to.y - from.y;
+  const needed = inside * JUNCTION + (resistor ? BUILT_IN : 0);
+  const scale = Math.min(1, (room - 6) / needed);
+  // A single lamp hangs low, where its number and current are; a full column is centred.
+  const top =
+    inside === 1 && !resistor && room > 110
+      ? Math.max(from.y + 24, 212)
+      : from.y + (room - needed * scale) / 2;
+  const first = top + (resistor ? BUILT_IN * scale : 0);
+  const size = 10 * Math.min(1, scale * 1.1);
+  const centres = Array.from({ length: inside }, (_, i) => first + (i + 0.5) * JUNCTION * scale);
   return (
     <g>
-      <circle cx={from.x} cy={y} r={18} fill={glow} opacity={0.55 * strength} />
-      <DiodeSymbol from={from} to={{ x: from.x, y: 2 * y - from.y }} size={10} />
+      <circle
+        cx={from.x}
+        cy={(centres[0] + centres[centres.length - 1]) / 2}
+        r={18 * Math.max(0.7, scale)}
+        fill={glow}
+        opacity={0.55 * strength}
+      />
       <g className="symbol">
-        <line x1={from.x} y1={2 * y - from.y} x2={to.x} y2={to.y} />
+        <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
+        {resistor && <rect x={from.x - 5} y={top + 2} width={10} height={BUILT_IN * scale - 6} rx={1} />}
         <path
-          d={`M${from.x + 11} ${y - 5}l7 -7m-4 0h4v4M${from.x + 11} ${y + 3}l7 -7m-4 0h4v4`}
+          d={`M${from.x + 11} ${centres[0] - 3}l7 -7m-4 0h4v4M${from.x + 11} ${centres[0] + 5}l7 -7m-4 0h4v4`}
           strokeWidth={1.2}
         />
       </g>
+      {centres.map((y) => (
+        <DiodeSymbol
+          key={y}
+          from={{ x: from.x, y: y - 12 * scale }}
+          to={{ x: from.x, y: y + 12 * scale }}
+          size={size}
+        />
+      ))}
     </g>
   );
 }

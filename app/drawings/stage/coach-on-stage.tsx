@@ -2,10 +2,13 @@ import { useId } from 'react';
 import { coachShape } from './coach-shape';
 import { mixedColour } from './lamp-colour';
 import type { CoachRecord } from '../../../core/document/coach-record';
+import type { SteadyStudy } from '../../../core/study/steady';
 import type { WindowLight } from '../../../core/study/window-light';
 
 interface CoachOnStageProps {
   readonly job: CoachRecord;
+  /** Null while it cannot be solved. */
+  readonly steady: SteadyStudy | null;
   readonly windows: readonly WindowLight[];
   /** Share of the solved light that shines now; 1 in the steady state. */
   readonly light: (lightness: number) => number;
@@ -13,9 +16,9 @@ interface CoachOnStageProps {
 }
 
 /** The coach to scale in millimetres, y down from the rail head; every window as bright as computed. */
-export function CoachOnStage({ job, windows, light, numbers }: CoachOnStageProps) {
+export function CoachOnStage({ job, steady, windows, light, numbers }: CoachOnStageProps) {
   const shape = coachShape(job.dimensions);
-  const glow = mixedColour(Object.values(job.lamps).map((l) => l.part));
+  const glow = mixedColour(steady);
   const id = useId();
   const lamps = Object.values(job.lamps).sort((a, b) => a.order - b.order);
   return (

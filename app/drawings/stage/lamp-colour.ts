@@ -1,10 +1,12 @@
-import { screenColour } from '../../../core/light/colour';
-import { leds } from '../../../core/part/led';
+import { planckianXy, screenColour } from '../../../core/light/colour';
+import { mixedXy } from '../../../core/light/tinted';
+import type { SteadyStudy } from '../../../core/study/steady';
 
-/** The screen colour of the light of a coach: that of its most frequent lamp type. */
-export function mixedColour(parts: readonly string[]): string {
-  const counts = new Map<string, number>();
-  for (const p of parts) counts.set(p, (counts.get(p) ?? 0) + 1);
-  const most = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'white-warm';
-  return screenColour(leds[most].colour);
+/** Warm white, for a coach that is dark. */
+const DARK_KELVIN = 2700;
+
+/** The screen colour of the light of a coach: all its lamps together, behind their tints. */
+export function mixedColour(steady: SteadyStudy | null): string {
+  const lights = (steady?.lamps ?? []).map((l) => ({ lumens: l.lumens, ...l.xy }));
+  return screenColour(mixedXy(lights) ?? planckianXy(DARK_KELVIN));
 }

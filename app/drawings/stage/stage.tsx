@@ -5,8 +5,10 @@ import { quantityParts, formatQuantity } from '../../../core/quantity/format';
 import { lightAt } from '../../../core/study/power-cut';
 import { coachShape } from './coach-shape';
 import { CoachOnStage } from './coach-on-stage';
-import { useRunStore } from '../../store/run-store';
+import { StageControls } from './stage-controls';
+import type { JobControls } from '../../store/run-store';
 import type { Solved } from '../../store/use-solved';
+import type { LivePlay } from '../../workers/use-live-run';
 import type { TaskState } from '../../workers/use-task';
 import type { PowerCutStudy } from '../../../core/study/power-cut';
 import type { Layout } from '../../../core/document/layout';
@@ -17,6 +19,8 @@ interface StageProps {
   readonly jobId: string;
   readonly solved: Solved;
   readonly cut: TaskState<PowerCutStudy>;
+  readonly controls: JobControls;
+  readonly live: LivePlay;
   readonly onKey: (event: KeyboardEvent) => void;
 }
 
@@ -25,22 +29,25 @@ const ABOVE = 22;
 const BELOW = 17;
 /** Half the room the length's text takes in its dimension line. */
 const DIMENSION_TEXT = 40;
+const SLEEPER_PITCH = 7;
 
 /** The coach at night, lit by what was solved, with the controls of the moment. */
-export function Stage({ layout, jobId, solved, cut, onKey }: StageProps) {
+export function Stage({ layout, jobId, solved, cut, controls, live, onKey }: StageProps) {
   const { job } = solved.bench;
-  const supply = layout.supplies[job.supplyId];
-  const on = useRunStore((s) => s.power[jobId] ?? true);
-  const setPower = useRunStore((s) => s.setPower);
+  const on = controls.power;
+  const playing = controls.playing && live.now !== null;
   const seconds = useSecondsSinceCut(on);
   const shape = coachShape(job.dimensions);
-  const share = on ? 1 : cut.answer ? lightAt(cut.answer, seconds) : 1;
+  const share = playing ? live.now!.light : on ? 1 : cut.answer ? lightAt(cut.answer, seconds) : 1;
+  // While it runs, light is told against the state it is made for; that is what the windows then are solved at.
   const shown = (level: number): number => Math.min(100, lightness(shareOfLightness(level) * share));
   const height = shape.roof + ABOVE + BELOW;
   const side = Math.max(shape.length * 0.37, (height * 3.4 - shape.length) / 2);
   const dimmest = Math.min(...solved.windows.map((w) => w.lightness));
   const dark = cut.answer?.moments[2] ?? null;
-  const drawn = quantityParts(on ? (solved.steady?.supplyAmps.mean ?? 0) : 0, 'amp');
+  const amps = playing ? live.now!.supplyAmps : on ? (solved.steady?.supplyAmps.mean ?? 0) : 0;
+  const drawn = quantityParts(amps, 'amp');
+  const travelled = playing ? live.now!.placeMillimetres : 0;
   return (
     <section
       className="stage"
@@ -56,11 +63,16 @@ export function Stage({ layout, jobId, solved, cut, onKey }: StageProps) {
         role="img"
         aria-label={`${job.name} drawn to scale`}
       >
-        <Track from={-10 * side} to={shape.length + 10 * side} />
-        <CoachOnStage job={job} windows={solved.windows} light={shown} numbers />
+        <Track from={-10 * side} to={shape.length + 10 * side} shift={travelled} />
+        <CoachOnStage job={job} steady={solved.steady} windows={solved.windows} light={shown} numbers />
+        {playing && !live.now!.contact && (
+          <text x={shape.length / 2} y={-shape.roof - 14} textAnchor="middle" fontSize={6} fill="#ffc46b">
+            no contact
+          </text>
+        )}
         <g stroke="#b98a3b" strokeWidth={0.4} fill="none">
           <path
-            d={`M0 9.500v5M${shape.length} 9.500v5M0 12h${shape.length / 2 - DIMENSION_TEXT}M${shape.length / 2 + DIMENSION_TEXT} 12h${shape.length / 2 - DIMENSION_TEXT}`}
+            d={`M0 9.500v5M${shape.length} 9.500v5M0 12h${Math.max(0, shape.length / 2 - DIMENSION_TEXT)}M${Math.min(shape.length, shape.length / 2 + DIMENSION_TEXT)} 12H${shape.length}`}
           />
         </g>
         <text
@@ -95,40 +107,19 @@ export function Stage({ layout, jobId, solved, cut, onKey }: StageProps) {
           </dd>
         </div>
       </dl>
-      <div className="stage-controls">
-        <div className="row">
-          <span className="head">{supply.name}</span>
-          <code>DCC {formatQuantity(supply.amplitudeVolts, 'volt')}</code>
-        </div>
-        <div className="row">
-          <span id="power-label">Power</span>
-          <button
-            type="button"
-            className="power-switch"
-            role="switch"
-            aria-checked={on}
-            aria-labelledby="power-label"
-            onClick={() => setPower(jobId, !on)}
-          >
-            <span />
-          </button>
-        </div>
-        <button
-          type="button"
-          className="cut-button"
-          disabled={!solved.steady}
-          onClick={() => setPower(jobId, !on)}
-        >
-          {on ? 'Cut the power' : 'Power on again'}
-        </button>
-      </div>
+      <StageControls
+        jobId={jobId}
+        supply={solved.bench.supply}
+        controls={controls}
+        ready={solved.steady !== null}
+      />
     </section>
   );
 }
 
 function holdText(cut: PowerCutStudy | null, dark: number | null): string {
   if (!cut) return '–';
-  return dark === null ? '>120' : dark.toPrecision(dark < 10 ? 2 : 3);
+  return dark === null ? '>120' : dark === 0 ? '0' : dark.toPrecision(dark < 10 ? 2 : 3);
 }
 
 /** Seconds of real time since the power went, running while it is off. */
@@ -149,14 +140,26 @@ function useSecondsSinceCut(on: boolean): number {
   return on ? 0 : seconds;
 }
 
-function Track({ from, to }: { readonly from: number; readonly to: number }) {
-  const sleepers = Array.from({ length: Math.floor((to - from) / 7) }, (_, i) => from + i * 7);
+interface TrackProps {
+  readonly from: number;
+  readonly to: number;
+  /** How far the coach has run, in millimetres: the sleepers pass under it. */
+  readonly shift: number;
+}
+
+function Track({ from, to, shift }: TrackProps) {
+  const sleepers = Array.from(
+    { length: Math.floor((to - from) / SLEEPER_PITCH) },
+    (_, i) => from + i * SLEEPER_PITCH,
+  );
   return (
     <g>
       <rect x={from} y={0} width={to - from} height={40} fill="#0d1413" />
-      {sleepers.map((x) => (
-        <rect key={x} x={x} y={2.1} width={3.4} height={1.6} fill="#2b2520" />
-      ))}
+      <g transform={`translate(${shift % SLEEPER_PITCH} 0)`}>
+        {sleepers.map((x) => (
+          <rect key={x} x={x} y={2.1} width={3.4} height={1.6} fill="#2b2520" />
+        ))}
+      </g>
       <rect x={from} y={0} width={to - from} height={1} fill="#6f7d84" />
       <rect x={from} y={1} width={to - from} height={1.1} fill="#39454a" />
     </g>

@@ -1,0 +1,35 @@
+import { Select } from 'antd';
+import { useId } from 'react';
+
+interface SelectFieldProps<T extends string | number> {
+  readonly label: string;
+  readonly value: T | undefined;
+  readonly placeholder?: string;
+  readonly options: readonly { readonly value: T; readonly label: string }[];
+  readonly onChange: (value: T) => void;
+}
+
+/** One of many, named. */
+export function SelectField<T extends string | number>({
+  label,
+  value,
+  placeholder,
+  options,
+  onChange,
+}: SelectFieldProps<T>) {
+  const id = useId();
+  return (
+    <div className="field">
+      <label htmlFor={id}>{label}</label>
+      <Select<T>
+        id={id}
+        className="select"
+        value={value}
+        placeholder={placeholder}
+        popupMatchSelectWidth={false}
+        options={[...options]}
+        onChange={onChange}
+      />
+    </div>
+  );
+}

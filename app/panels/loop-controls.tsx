@@ -1,0 +1,122 @@
+import { Button } from 'antd';
+import { useRef, useState, type PointerEvent } from 'react';
+import { SliderField } from '../fields/slider-field';
+import { LOOP_MILLIMETRES, useRunStore, type JobControls } from '../store/run-store';
+import { modelSpeed } from '../../core/study/gap';
+import { formatQuantity } from '../../core/quantity/format';
+import type { ScaleName } from '../../core/quantity/scale';
+import type { LivePlay } from '../workers/use-live-run';
+
+interface LoopControlsProps {
+  readonly jobId: string;
+  readonly controls: JobControls;
+  readonly live: LivePlay;
+  readonly scale: ScaleName;
+}
+
+const GRAIN_MILLIMETRES = 10;
+/** What a press of the button puts down, for those without a pointer. */
+const PATCH_MILLIMETRES = 250;
+const MOST_STRETCHES = 8;
+
+/** The coach on a short loop, played as it is solved: run it, and paint dirt on the rails. */
+export function LoopControls({ jobId, controls, live, scale }: LoopControlsProps) {
+  const set = useRunStore((s) => s.set);
+  const bar = useRef<HTMLDivElement>(null);
+  const [from, setFrom] = useState<number | null>(null);
+  const [to, setTo] = useState(0);
+  const { playing, kilometresPerHour, stretches } = controls;
+  const placeOf = (event: PointerEvent): number => {
+    const box = bar.current!.getBoundingClientRect();
+    const share = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width));
+    return Math.round((share * LOOP_MILLIMETRES) / GRAIN_MILLIMETRES) * GRAIN_MILLIMETRES;
+  };
+  const paint = (a: number, b: number): void => {
+    const [low, high] = [Math.min(a, b), Math.max(a, b)];
+    if (high - low < GRAIN_MILLIMETRES) return;
+    set(jobId, {
+      stretches: [
+        ...stretches.slice(-MOST_STRETCHES + 1),
+        { fromMillimetres: low, toMillimetres: high, kind: 'dirty' },
+      ],
+    });
+  };
+  const share = (mm: number): string => `${(100 * mm) / LOOP_MILLIMETRES}%`;
+  return (
+    <section className="loop" aria-label="Run it on a loop">
+      <h2>Run it on a loop</h2>
+      <div className="loop-head">
+        <Button
+          type={playing ? 'default' : 'primary'}
+          onClick={() => set(jobId, { playing: !playing, power: true })}
+        >
+          {playing ? 'Stop the run' : 'Run it'}
+        </Button>
+        <Button
+          onClick={() =>
+            paint(
+              (stretches.length * 370 + 500) % 1700,
+              ((stretches.length * 370 + 500) % 1700) + PATCH_MILLIMETRES,
+            )
+          }
+        >
+          Dirty {PATCH_MILLIMETRES} mm
+        </Button>
+        <Button disabled={stretches.length === 0} onClick={() => set(jobId, { stretches: [] })}>
+          Clean
+        </Button>
+      </div>
+      <div
+        ref={bar}
+        className="loop-bar"
+        title="Drag along the loop to paint dirt on the rails"
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          setFrom(placeOf(e));
+          setTo(placeOf(e));
+        }}
+        onPointerMove={(e) => from !== null && setTo(placeOf(e))}
+        onPointerUp={(e) => {
+          if (from !== null) paint(from, placeOf(e));
+          setFrom(null);
+        }}
+      >
+        {[
+          ...stretches,
+          ...(from === null
+            ? []
+            : [
+                {
+                  fromMillimetres: Math.min(from, to),
+                  toMillimetres: Math.max(from, to),
+                  kind: 'dirty' as const,
+                },
+              ]),
+        ].map((s, i) => (
+          <span
+            key={`${i} ${s.fromMillimetres}`}
+            className="dirt"
+            style={{ left: share(s.fromMillimetres), width: share(s.toMillimetres - s.fromMillimetres) }}
+          />
+        ))}
+        {live.now && (
+          <span
+            className={live.now.contact ? 'runner' : 'runner lost'}
+            data-testid="runner"
+            style={{ left: share(live.now.placeMillimetres) }}
+          />
+        )}
+      </div>
+      <SliderField
+        label="Speed"
+        figure={kilometresPerHour}
+        least={0}
+        most={160}
+        step={5}
+        says={`${kilometresPerHour} km/h · ${formatQuantity(modelSpeed(kilometresPerHour, scale), 'millimetre')} a second`}
+        onChange={(v) => set(jobId, { kilometresPerHour: v })}
+      />
+      {live.failure && <p className="field-refusal">{live.failure}</p>}
+    </section>
+  );
+}

@@ -1,0 +1,216 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Choice } from '../fields/choice';
+import { More } from '../fields/more';
+import { NumberField } from '../fields/number-field';
+import { SliderField } from '../fields/slider-field';
+import { useLayoutStore } from '../store/layout-store';
+import { useTask } from '../workers/use-task';
+import { inOrder } from '../../core/document/layout';
+import { shareOfLightness } from '../../core/light/lightness';
+import { FULL_LUX, nearestWord, wantedWords, windowLightness } from '../../core/light/wanted';
+import { formatQuantity } from '../../core/quantity/format';
+import { sumByHand } from '../../core/study/by-hand';
+import { likedLux, type Offer, type Proposal } from '../../core/study/proposal';
+import type { PanelProps } from './panel-props';
+
+type WordId = (typeof wantedWords)[number]['id'];
+
+const figureOf = (proposal: Proposal, figure: number): string =>
+  formatQuantity(figure, proposal.drive === 'limiter' ? 'amp' : 'ohm');
+
+/** Where an offer comes from, in words. */
+function offerName(offer: Offer): string {
+  switch (offer.from) {
+    case 'drawer':
+      return `in the drawer: ${offer.inDrawer}`;
+    case 'pair':
+      return `${formatQuantity(offer.pair!.first, 'ohm')} ${offer.pair!.joined === 'series' ? '+' : '∥'} ${formatQuantity(offer.pair!.second, 'ohm')}`;
+    case 'fixed':
+      return 'fixed limiter';
+    case 'adjustable':
+      return 'adjustable limiter';
+    default:
+      return offer.from;
+  }
+}
+
+/** How bright, in words or by feel, and what has to be fitted for it. */
+export function WantedLight({ layout, jobId, solved }: PanelProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const job = layout.jobs[jobId];
+  const group = inOrder(job.groups)[0];
+  const proposal = useTask(group ? (tasks) => tasks.propose(layout, jobId, group.id) : null, [
+    layout,
+    jobId,
+    group?.id,
+  ]);
+  const offered = proposal.answer;
+  const fitted = (figure: number): boolean =>
+    offered !== null &&
+    group.drive === offered.drive &&
+    figure === (offered.drive === 'limiter' ? group.limiterAmps : group.ohms);
+  const fit = (figure: number): void => {
+    if (!offered) return;
+    edit(
+      offered.drive === 'limiter' ? 'Limiter for the wanted light' : 'Resistor for the wanted light',
+      (draft) => {
+        const g = draft.jobs[jobId].groups[group.id];
+        g.drive = offered.drive;
+        if (offered.drive === 'limiter') g.limiterAmps = figure;
+        else {
+          g.ohms = figure;
+          g.ratedWatts = Math.max(g.ratedWatts, offered.ratedWatts);
+        }
+      },
+    );
+  };
+  const wants = (lux: number, key?: string): void =>
+    edit('Wanted light', (draft) => void (draft.jobs[jobId].wantedLux = lux), key);
+  const word = wantedWords.find((w) => w.lux === job.wantedLux);
+  const hand = group && solved.steady ? sumByHand(solved.bench, solved.steady, group.id) : null;
+  return (
+    <>
+      <h2>Wanted light at the seats</h2>
+      <Choice<WordId>
+        label="Wanted light at the seats"
+        quiet
+        options={wantedWords.map((w) => ({
+          value: w.id,
+          name: w.name,
+          figure: formatQuantity(w.lux, 'lux'),
+        }))}
+        value={word?.id ?? null}
+        onChoose={(id) => wants(wantedWords.find((w) => w.id === id)!.lux)}
+      />
+      <div
+        className={proposal.stale ? 'proposal stale' : 'proposal'}
+        aria-busy={proposal.stale}
+        data-testid="proposal"
+      >
+        <p>
+          Now {formatQuantity(solved.meanLux, 'lux')}:{' '}
+          {solved.meanLux > 0 ? nearestWord(solved.meanLux).name.toLowerCase() : 'dark'}.{' '}
+          {offered && fitted(offered.figure) ? (
+            `That is as near to the wanted light as ${offered.drive === 'limiter' ? 'a limiter' : offered.from === 'drawer' ? 'the drawer' : 'E12 values'} come${offered.drive === 'limiter' || offered.from === 'drawer' ? 's' : ''}.`
+          ) : offered ? (
+            <>
+              <b>{figureOf(offered, offered.figure)}</b> gives {formatQuantity(offered.lux, 'lux')}
+              {offered.limitedBy === 'lamp' && ', the most these lamps bear for long'}
+              {offered.limitedBy === 'supply' && ', the most this supply can do'}
+              {offered.from === 'drawer' && ', from the drawer'}.
+            </>
+          ) : proposal.stale ? (
+            'Finding the resistor…'
+          ) : (
+            'No resistor makes these lamps light here.'
+          )}
+        </p>
+        {offered && !fitted(offered.figure) && (
+          <Button type="primary" disabled={proposal.stale} onClick={() => fit(offered.figure)}>
+            {offered.drive === 'limiter' ? 'Set' : 'Fit'} {figureOf(offered, offered.figure)}
+          </Button>
+        )}
+      </div>
+      <More label="By feel, other values, the sum by hand">
+        <SliderField
+          label="As bright as"
+          figure={Math.round(windowLightness(job.wantedLux))}
+          least={10}
+          most={100}
+          step={1}
+          says={`${Math.round(windowLightness(job.wantedLux))} of 100 to the eye · ${formatQuantity(job.wantedLux, 'lux', { significant: 2 })}`}
+          onChange={(l) => wants(Number((FULL_LUX * shareOfLightness(l)).toPrecision(3)), 'wanted-by-feel')}
+        />
+        {group && <Liked layout={layout} jobId={jobId} groupId={group.id} onLike={wants} />}
+        {offered && (
+          <>
+            <p className="list-head">{figureOf(offered, offered.exact)} would hit it exactly. To be had:</p>
+            <ul className="offer-list" aria-label="What can be had">
+              {offered.offers.map((o) => (
+                <li key={o.from}>
+                  <span>
+                    <b>{figureOf(offered, o.figure)}</b> <small>{offerName(o)}</small>
+                  </span>
+                  <Button
+                    size="small"
+                    disabled={proposal.stale || fitted(o.figure)}
+                    onClick={() => fit(o.figure)}
+                  >
+                    {fitted(o.figure) ? 'fitted' : 'Fit'}
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+        {hand && (
+          <p className="by-hand">
+            <b>By hand:</b> <code>{hand.sum}</code>
+            {hand.left && (
+              <>
+                {' '}
+                · what is fitted would leave <code>{formatQuantity(hand.left.leftVolts, 'volt')}</code>,
+                solved it leaves <code>{formatQuantity(solved.steady!.lamps[0].volts.mean, 'volt')}</code>
+              </>
+            )}
+            . {hand.why}
+          </p>
+        )}
+      </More>
+    </>
+  );
+}
+
+interface LikedProps {
+  readonly layout: PanelProps['layout'];
+  readonly jobId: string;
+  readonly groupId: string;
+  readonly onLike: (lux: number) => void;
+}
+
+/** "I liked it at 9.5 V on my bench supply." */
+function Liked({ layout, jobId, groupId, onLike }: LikedProps) {
+  const [volts, setVolts] = useState(9.5);
+  const [ohms, setOhms] = useState(0);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const like = (): void => {
+    try {
+      const lux = likedLux(layout, jobId, groupId, volts, ohms);
+      if (!(lux >= 0.1)) setRefusal(`At ${volts} V these lamps are dark.`);
+      else {
+        setRefusal(null);
+        onLike(Number(Math.min(1e5, lux).toPrecision(3)));
+      }
+    } catch (error) {
+      setRefusal(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <>
+      <p className="list-head">I liked it on my bench supply, at</p>
+      <div className="liked-row">
+        <NumberField
+          label="Bench volts"
+          unit="volt"
+          figure={volts}
+          limits={{ least: 0.5, most: 30, range: '0.5 V to 30 V' }}
+          onCommit={setVolts}
+        />
+        <NumberField
+          label="behind"
+          unit="ohm"
+          figure={ohms}
+          limits={{ least: 0, most: 1e6, range: '0 Ω to 1 MΩ' }}
+          onCommit={setOhms}
+        />
+        <Button onClick={like}>Want that</Button>
+      </div>
+      {refusal && (
+        <p className="field-refusal" role="alert">
+          {refusal}
+        </p>
+      )}
+    </>
+  );
+}
