@@ -16,6 +16,10 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <p style={{ padding: 24 }}>Opening Hazel Spark…</p>,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./pages/line-page')).LinePage }) },
+      {
+        path: 'drawer',
+        lazy: async () => ({ Component: (await import('./pages/drawer-page')).DrawerPage }),
+      },
       { path: 'new', lazy: async () => ({ Component: (await import('./pages/line-page')).NewCoachPage }) },
       {
         path: 'bench/:jobId/:stage?',

@@ -169,7 +169,7 @@ describe('hazel on a layout', () => {
       stdout: expect.stringMatching(/nothing needs attention/),
     });
     expect(JSON.parse(hazel('check', demo, '--json').stdout)[0].findings[0].rule).toBe('reservoir-rating');
-  });
+  }, 30_000);
   test('solve: figures with units, and as JSON in SI', () => {
     expect(hazel('solve', demo).stdout).toMatch(/lamp 7 +2\.03 mA at 2\.68 V/);
     const [answer] = JSON.parse(hazel('solve', demo, '--json').stdout) as {
@@ -247,7 +247,7 @@ describe('bad input gives one line and status 1', () => {
       /not JSON/,
     );
     complains(
-      hazel('check', file('newer.json', hazelText('"version": 1', '"version": 7'))),
+      hazel('check', file('newer.json', hazelText('"version": 2', '"version": 7'))),
       /newer Hazel Spark/,
     );
     complains(hazel('netlist', demo, '--job', 'ghost'), /there is no job ghost/);

@@ -85,6 +85,7 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
   const first = judged.answer?.[0];
   const supply = layout.supplies[job.supplyId];
   const count = Object.keys(job.lamps).length;
+  const unit = steady?.lamps[0]?.led.form === 'strip' ? 'strip unit' : 'lamp';
   return (
     <Link className="job-card" to={`/bench/${id}`}>
       <h3>{job.name}</h3>
@@ -92,7 +93,7 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
         <span>{formatQuantity(steady?.supplyAmps.mean ?? 0, 'amp')}</span>
         <span>{supplyKind(supply).name}</span>
         <span>
-          {count} {count === 1 ? 'lamp' : 'lamps'},{' '}
+          {count} {count === 1 ? unit : `${unit}s`},{' '}
           {line.meanLux > 0 ? nearestWord(line.meanLux).name.toLowerCase() : 'dark'}
         </span>
       </div>
@@ -113,8 +114,9 @@ function Dusk({ layout, line }: { readonly layout: Layout; readonly line: readon
   );
   const total = starts[starts.length - 1] + shapes[shapes.length - 1].length;
   const tallest = Math.max(...shapes.map((s) => s.roof));
-  const height = Math.max(tallest * 3, total * 0.26);
-  const width = Math.max(total * 1.12, height * 2.6);
+  const width = Math.max(total * 1.08, tallest * 7.8);
+  // Taller than the room there is: what does not fit is sky, never a coach.
+  const height = Math.max(tallest * 3, width * 0.36);
   const left = total / 2 - width / 2;
   const bySupply = new Map<string, number>();
   for (const { job, steady } of line)

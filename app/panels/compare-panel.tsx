@@ -105,7 +105,7 @@ export default function ComparePanel({ layout, jobId }: ComparePanelProps) {
                   <>
                     <Button size="small" disabled={isFailed(way)} onClick={() => take(way.variantId!)}>
                       Build it so
-                    </Button>
+                    </Button>{' '}
                     <Button
                       size="small"
                       aria-label={`Remove ${way.name}`}

@@ -4,6 +4,7 @@ import { SliderField } from '../fields/slider-field';
 import { LOOP_MILLIMETRES, useRunStore, type JobControls } from '../store/run-store';
 import { modelSpeed } from '../../core/study/gap';
 import { formatQuantity } from '../../core/quantity/format';
+import type { DirtyStretch } from '../../core/study/contact';
 import type { ScaleName } from '../../core/quantity/scale';
 import type { LivePlay } from '../workers/use-live-run';
 
@@ -15,7 +16,7 @@ interface LoopControlsProps {
 }
 
 const GRAIN_MILLIMETRES = 10;
-/** What a press of the button puts down, for those without a pointer. */
+/** What a press of a button puts down. */
 const PATCH_MILLIMETRES = 250;
 const MOST_STRETCHES = 8;
 
@@ -31,37 +32,35 @@ export function LoopControls({ jobId, controls, live, scale }: LoopControlsProps
     const share = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width));
     return Math.round((share * LOOP_MILLIMETRES) / GRAIN_MILLIMETRES) * GRAIN_MILLIMETRES;
   };
-  const paint = (a: number, b: number): void => {
+  const paint = (a: number, b: number, kind: DirtyStretch['kind'] = 'dirty'): void => {
     const [low, high] = [Math.min(a, b), Math.max(a, b)];
     if (high - low < GRAIN_MILLIMETRES) return;
     set(jobId, {
       stretches: [
         ...stretches.slice(-MOST_STRETCHES + 1),
-        { fromMillimetres: low, toMillimetres: high, kind: 'dirty' },
+        { fromMillimetres: low, toMillimetres: high, kind },
       ],
     });
+  };
+  /** Puts a stretch down where the loop is still clean, for those without a pointer. */
+  const patch = (kind: DirtyStretch['kind']): void => {
+    const at = (500 + stretches.length * 370) % (LOOP_MILLIMETRES - PATCH_MILLIMETRES);
+    paint(at, at + PATCH_MILLIMETRES, kind);
   };
   const share = (mm: number): string => `${(100 * mm) / LOOP_MILLIMETRES}%`;
   return (
     <section className="loop" aria-label="Run it on a loop">
       <h2>Run it on a loop</h2>
+      <Button
+        block
+        type={playing ? 'default' : 'primary'}
+        onClick={() => set(jobId, { playing: !playing, power: true })}
+      >
+        {playing ? 'Stop the run' : 'Run it'}
+      </Button>
       <div className="loop-head">
-        <Button
-          type={playing ? 'default' : 'primary'}
-          onClick={() => set(jobId, { playing: !playing, power: true })}
-        >
-          {playing ? 'Stop the run' : 'Run it'}
-        </Button>
-        <Button
-          onClick={() =>
-            paint(
-              (stretches.length * 370 + 500) % 1700,
-              ((stretches.length * 370 + 500) % 1700) + PATCH_MILLIMETRES,
-            )
-          }
-        >
-          Dirty {PATCH_MILLIMETRES} mm
-        </Button>
+        <Button onClick={() => patch('dirty')}>Dirty {PATCH_MILLIMETRES} mm</Button>
+        <Button onClick={() => patch('dead')}>Dead {PATCH_MILLIMETRES} mm</Button>
         <Button disabled={stretches.length === 0} onClick={() => set(jobId, { stretches: [] })}>
           Clean
         </Button>
@@ -95,7 +94,7 @@ export function LoopControls({ jobId, controls, live, scale }: LoopControlsProps
         ].map((s, i) => (
           <span
             key={`${i} ${s.fromMillimetres}`}
-            className="dirt"
+            className={`dirt ${s.kind}`}
             style={{ left: share(s.fromMillimetres), width: share(s.toMillimetres - s.fromMillimetres) }}
           />
         ))}

@@ -19,6 +19,8 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
   const navigate = useNavigate();
   const all: Find[] = [
     { name: 'Line', where: 'the layout at a glance', go: '/' },
+    { name: 'Drawer', where: 'parts you own', go: '/drawer' },
+    { name: 'Light another coach', where: 'a few questions', go: '/new' },
     ...inOrder(layout?.jobs ?? {}).flatMap((job) => [
       { name: job.name, where: 'on the bench', go: `/bench/${job.id}` },
       ...stages.map((s) => ({

@@ -19,3 +19,13 @@ export function BenchIcon() {
     </svg>
   );
 }
+
+/** Parts that are owned: a chest of small drawers. */
+export function DrawerIcon() {
+  return (
+    <svg viewBox="0 0 28 28" aria-hidden="true">
+      <path d="M5 5h18v18H5zM5 11h18M5 17h18M14 5v18" />
+      <path d="M8.500 8h2M17.500 8h2M8.500 14h2M17.500 14h2M8.500 20h2M17.500 20h2" />
+    </svg>
+  );
+}

@@ -8,7 +8,7 @@ import { useAutosave, type SaveState } from '../storage/autosave';
 import { useLayoutStore } from '../store/layout-store';
 import { ErrorBoundary } from './error-boundary';
 import { FileMenu } from './file-menu';
-import { BenchIcon, LineIcon } from './section-icons';
+import { BenchIcon, DrawerIcon, LineIcon } from './section-icons';
 import './shell.css';
 
 const Finder = lazy(() => import('./finder'));
@@ -71,6 +71,10 @@ export function Shell() {
         >
           <BenchIcon />
           Bench
+        </NavLink>
+        <NavLink to="/drawer">
+          <DrawerIcon />
+          Drawer
         </NavLink>
       </nav>
       <header className="topbar">

@@ -1,4 +1,4 @@
-import { change } from '../document/patch';
+import { change, patched } from '../document/patch';
 import { ratingFor, stockFarads } from '../part/electrolytic';
 import { formatQuantity } from '../quantity/format';
 import { benchOf } from '../study/bench';
@@ -6,7 +6,7 @@ import { noLoadStudy } from '../study/no-load';
 import { steadyStudy, type LampReading, type SteadyStudy } from '../study/steady';
 import { nextPreferred } from '../part/preferred';
 import { supplyKind } from '../supply';
-import { rule } from './finding';
+import { rule, type Remedy } from './finding';
 import { lampNames, plural } from './names';
 import { CHARGE_SHARE, remedy } from './remedy';
 import type { FlickerComponent } from '../light/flicker';
@@ -22,10 +22,17 @@ export const flicker = rule({
     const seen = flickering(steady);
     if (seen.length === 0) return [];
     const worst = seen.map((l) => l.flicker!).reduce(worse);
-    const cure = cures(bench).find(
-      (c) =>
-        flickering(steadyStudy(benchOf(change(bench.layout, c.recipe).layout, bench.jobId))).length === 0,
-    );
+    const stillAt = (layout: Layout): boolean =>
+      flickering(steadyStudy(benchOf(layout, bench.jobId))).length > 0;
+    const remedies = (): Remedy[] => {
+      for (const { label, recipe } of cures(bench)) {
+        if (stillAt(change(bench.layout, recipe).layout)) continue;
+        // What goes with it (a charge resistor, a resistor for the wanted light) may bring the flicker back.
+        const offered = remedy(label, bench, steady, recipe);
+        if (offered.every((r) => !stillAt(patched(bench.layout, r.patches)))) return offered;
+      }
+      return [];
+    };
     return [
       {
         id: 'flicker',
@@ -44,7 +51,7 @@ export const flicker = rule({
         ],
         terminals: seen.map((l) => ({ part: l.part, terminal: 'anode' })),
         figures: { hertz: worst.hertz, percent: worst.percent, lowRiskPercent: worst.lowRiskPercent },
-        remedies: cure ? remedy(cure.label, bench, steady, cure.recipe) : [],
+        remedies: remedies(),
       },
     ];
   },

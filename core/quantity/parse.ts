@@ -112,6 +112,7 @@ function scaled(figure: number, power: number): number {
 
 const exampleOf: Readonly<Record<UnitName, string>> = {
   'kilometre-per-hour': '40 km/h',
+  kelvin: '2700 K',
   ohm: '4k7, 4.7 kΩ or 680',
   farad: '470 µF, 470u or 4u7',
   volt: '15 V or 3.3',

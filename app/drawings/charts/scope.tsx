@@ -21,7 +21,7 @@ export function Scope({ samples }: ScopeProps) {
   const x = scaleLinear([now - SPAN_SECONDS, now], [LEFT, WIDTH - RIGHT]);
   const most = Math.max(1.1, ...shown.map((s) => s.light));
   const light = scaleLinear([0, most], [HEIGHT - 34, 26]);
-  const topVolts = Math.max(5, ...shown.map((s) => s.reservoirVolts)) * 1.1;
+  const topVolts = Math.max(5, ...shown.map((s) => s.reservoirVolts)) * 1.3;
   const volts = scaleLinear([0, topVolts], [HEIGHT - 34, 26]);
   const path = (of: (s: RunSample) => number): string =>
     line<RunSample>(

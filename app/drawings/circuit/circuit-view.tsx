@@ -178,10 +178,10 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
           ) : (
             <text
               className={`${label} small`}
-              x={at.one.x - 11}
+              x={at.one.x - 13}
               y={(at.one.y + at.two.y) / 2 + 4}
               textAnchor="middle"
-              transform={`rotate(-90 ${at.one.x - 11} ${(at.one.y + at.two.y) / 2})`}
+              transform={`rotate(-90 ${at.one.x - 13} ${(at.one.y + at.two.y) / 2})`}
             >
               {shortOhms(part.ohms)}
             </text>
@@ -254,7 +254,7 @@ function SideNote({ x, y, name, colour }: { x: number; y: number; name: string; 
   return (
     <>
       <text className="note" x={x} y={y + 17}>
-        {name},
+        {name.replace(' rail', '')},
       </text>
       <text className="note" x={x} y={y + 31}>
         {colour}

@@ -1,0 +1,321 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { CountField } from '../fields/count-field';
+import { NumberField } from '../fields/number-field';
+import { SelectField } from '../fields/select-field';
+import { TextField } from '../fields/text-field';
+import { useLayoutStore } from '../store/layout-store';
+import { inOrder, type Layout } from '../../core/document/layout';
+import { freeId } from '../../core/document/usual-supply';
+import { ratedVoltsSold } from '../../core/part/electrolytic';
+import { fitReadings } from '../../core/part/lamp-readings';
+import { resistorBodies, wattsName } from '../../core/part/resistor';
+import { formatQuantity } from '../../core/quantity/format';
+import { BandedResistor } from '../drawings/banded-resistor';
+import type { OwnLamp } from '../../core/document/drawer-record';
+import './drawer.css';
+
+const MOST_COUNT = 9999;
+const nextOrder = (records: Readonly<Record<string, { readonly order: number }>>): number =>
+  1 + Math.max(0, ...Object.values(records).map((r) => r.order));
+
+/** The parts a person owns: what is looked through first, and lamp types from own readings. */
+export function DrawerPage() {
+  const layout = useLayoutStore((s) => s.layout)!;
+  return (
+    <main className="drawer">
+      <h1>Drawer</h1>
+      <p className="lead">What is in here is offered first when a value is looked for.</p>
+      <div className="drawer-columns">
+        <Resistors layout={layout} />
+        <Reservoirs layout={layout} />
+        <OwnLamps layout={layout} />
+      </div>
+    </main>
+  );
+}
+
+interface SectionProps {
+  readonly layout: Layout;
+}
+
+function Resistors({ layout }: SectionProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const [ohms, setOhms] = useState(1000);
+  const stock = inOrder(layout.drawer.resistors).sort((a, b) => a.ohms - b.ohms);
+  const known = stock.find((r) => r.ohms === ohms);
+  return (
+    <section>
+      <h2>Resistors</h2>
+      <ul className="stock">
+        {stock.map((r) => (
+          <li key={r.id}>
+            <b>{formatQuantity(r.ohms, 'ohm')}</b>
+            <small>{wattsName(r.ratedWatts)}</small>
+            <CountField
+              label={`How many of ${formatQuantity(r.ohms, 'ohm')}`}
+              count={r.count}
+              least={0}
+              most={MOST_COUNT}
+              onCommit={(n) => edit('Stock', (draft) => void (draft.drawer.resistors[r.id].count = n))}
+            />
+            <Button
+              size="small"
+              aria-label={`Take ${formatQuantity(r.ohms, 'ohm')} out of the drawer`}
+              onClick={() =>
+                edit('Stock', (draft) => void Reflect.deleteProperty(draft.drawer.resistors, r.id))
+              }
+            >
+              ×
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {stock.length === 0 && <p className="hint">Nothing yet. Put in what you have most of.</p>}
+      <div className="add-row">
+        <NumberField
+          label="Another value"
+          unit="ohm"
+          figure={ohms}
+          limits={{ least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' }}
+          onCommit={setOhms}
+        />
+        <Button
+          type="primary"
+          disabled={known !== undefined}
+          onClick={() =>
+            edit(`${formatQuantity(ohms, 'ohm')} into the drawer`, (draft) => {
+              const { resistors } = draft.drawer;
+              resistors[freeId(resistors, `r${ohms}`)] = {
+                order: nextOrder(resistors),
+                ohms,
+                ratedWatts: resistorBodies[1].watts,
+                count: 10,
+                price: 0.05,
+              };
+            })
+          }
+        >
+          Put in
+        </Button>
+      </div>
+      <BandedResistor ohms={ohms} />
+    </section>
+  );
+}
+
+function Reservoirs({ layout }: SectionProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const [farads, setFarads] = useState(470e-6);
+  const [volts, setVolts] = useState<number>(25);
+  const stock = inOrder(layout.drawer.reservoirs).sort((a, b) => a.farads - b.farads);
+  return (
+    <section>
+      <h2>Reservoirs</h2>
+      <ul className="stock">
+        {stock.map((r) => (
+          <li key={r.id}>
+            <b>{formatQuantity(r.farads, 'farad')}</b>
+            <small>{formatQuantity(r.ratedVolts, 'volt')}</small>
+            <CountField
+              label={`How many of ${formatQuantity(r.farads, 'farad')}, ${formatQuantity(r.ratedVolts, 'volt')}`}
+              count={r.count}
+              least={0}
+              most={MOST_COUNT}
+              onCommit={(n) => edit('Stock', (draft) => void (draft.drawer.reservoirs[r.id].count = n))}
+            />
+            <Button
+              size="small"
+              aria-label={`Take ${formatQuantity(r.farads, 'farad')} out of the drawer`}
+              onClick={() =>
+                edit('Stock', (draft) => void Reflect.deleteProperty(draft.drawer.reservoirs, r.id))
+              }
+            >
+              ×
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {stock.length === 0 && <p className="hint">Nothing yet.</p>}
+      <div className="add-row three">
+        <NumberField
+          label="Another"
+          unit="farad"
+          figure={farads}
+          limits={{ least: 1e-9, most: 0.5, range: '1 nF to 500 mF' }}
+          onCommit={setFarads}
+        />
+        <SelectField
+          label="Rated"
+          value={volts}
+          options={ratedVoltsSold.map((v) => ({ value: v as number, label: formatQuantity(v, 'volt') }))}
+          onChange={setVolts}
+        />
+        <Button
+          type="primary"
+          onClick={() =>
+            edit(`${formatQuantity(farads, 'farad')} into the drawer`, (draft) => {
+              const { reservoirs } = draft.drawer;
+              reservoirs[freeId(reservoirs, 'reservoir')] = {
+                order: nextOrder(reservoirs),
+                farads,
+                ratedVolts: volts,
+                count: 1,
+                price: 0.4,
+              };
+            })
+          }
+        >
+          Put in
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function OwnLamps({ layout }: SectionProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const own = inOrder(layout.drawer.lamps);
+  return (
+    <section className="own-lamps">
+      <h2>Lamps from readings</h2>
+      <p className="hint">
+        Volts across a lamp and the current through it, at two currents or more: the curve is fitted to them.
+      </p>
+      {own.map((lamp) => (
+        <OwnLampCard key={lamp.id} id={lamp.id} lamp={lamp} used={isUsed(layout, lamp.id)} />
+      ))}
+      <Button
+        onClick={() =>
+          edit('A lamp from readings', (draft) => {
+            const { lamps } = draft.drawer;
+            lamps[freeId(lamps, 'lamp')] = {
+              order: nextOrder(lamps),
+              name: `My lamp ${Object.keys(lamps).length + 1}`,
+              readings: [
+                { volts: 2.7, amps: 0.001 },
+                { volts: 3, amps: 0.02 },
+              ],
+              greatestAmps: 0.02,
+              lumens: 1.5,
+              kelvin: 2800,
+            };
+          })
+        }
+      >
+        Another lamp
+      </Button>
+    </section>
+  );
+}
+
+const isUsed = (layout: Layout, id: string): boolean =>
+  Object.values(layout.jobs).some((j) => Object.values(j.lamps).some((l) => l.part === `own:${id}`));
+
+interface OwnLampCardProps {
+  readonly id: string;
+  readonly lamp: OwnLamp;
+  readonly used: boolean;
+}
+
+function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const curve = fitReadings(lamp.readings);
+  /** Readings that cannot be fitted are refused here, and what was there stays. */
+  const put = (readings: OwnLamp['readings']): void => {
+    try {
+      fitReadings(readings);
+      setRefusal(null);
+      edit('Readings', (draft) => void (draft.drawer.lamps[id].readings = readings));
+    } catch (error) {
+      setRefusal(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const change = (i: number, figure: Partial<OwnLamp['readings'][number]>): void =>
+    put(lamp.readings.map((r, k) => (k === i ? { ...r, ...figure } : r)));
+  return (
+    <article className="own-lamp">
+      <TextField
+        label="Called"
+        text={lamp.name}
+        most={80}
+        required
+        onCommit={(name) => edit('Name of a lamp', (draft) => void (draft.drawer.lamps[id].name = name))}
+      />
+      {lamp.readings.map((r, i) => (
+        <div className="two-fields" key={`${i} of ${lamp.readings.length}`}>
+          <NumberField
+            label={`Volts, reading ${i + 1}`}
+            unit="volt"
+            figure={r.volts}
+            limits={{ least: 0.1, most: 60, range: '0.1 V to 60 V' }}
+            onCommit={(volts) => change(i, { volts })}
+          />
+          <NumberField
+            label={`Current, reading ${i + 1}`}
+            unit="amp"
+            figure={r.amps}
+            limits={{ least: 1e-6, most: 2, range: '1 µA to 2 A' }}
+            onCommit={(amps) => change(i, { amps })}
+          />
+        </div>
+      ))}
+      {refusal && (
+        <p className="field-refusal" role="alert">
+          {refusal}. What was there stays in force.
+        </p>
+      )}
+      <p className="hint">
+        {formatQuantity(curve.forwardVolts, 'volt')} at {formatQuantity(curve.testAmps, 'amp')}, misses the
+        readings by {formatQuantity(curve.errorVolts, 'volt', { significant: 2 })}.
+      </p>
+      <div className="two-fields">
+        <NumberField
+          label="At most"
+          unit="amp"
+          figure={lamp.greatestAmps}
+          limits={{ least: 1e-4, most: 2, range: '0.1 mA to 2 A' }}
+          onCommit={(amps) =>
+            edit('Most current', (draft) => void (draft.drawer.lamps[id].greatestAmps = amps))
+          }
+        />
+        <NumberField
+          label="Colour temperature"
+          unit="kelvin"
+          figure={lamp.kelvin}
+          limits={{ least: 1000, most: 15_000, range: '1000 K to 15000 K' }}
+          onCommit={(kelvin) =>
+            edit('Colour temperature', (draft) => void (draft.drawer.lamps[id].kelvin = kelvin))
+          }
+        />
+      </div>
+      <div className="button-row">
+        <Button
+          size="small"
+          onClick={() => {
+            const last = lamp.readings[lamp.readings.length - 1];
+            put([...lamp.readings, { volts: Number((last.volts + 0.1).toFixed(2)), amps: last.amps * 1.5 }]);
+          }}
+        >
+          Another reading
+        </Button>
+        {lamp.readings.length > 2 && (
+          <Button size="small" onClick={() => put(lamp.readings.slice(0, -1))}>
+            One fewer
+          </Button>
+        )}
+        <Button
+          size="small"
+          disabled={used}
+          title={used ? 'A coach uses it' : undefined}
+          onClick={() =>
+            edit('Lamp out of the drawer', (draft) => void Reflect.deleteProperty(draft.drawer.lamps, id))
+          }
+        >
+          Take out
+        </Button>
+      </div>
+    </article>
+  );
+}
