@@ -200,7 +200,7 @@ function CellLife({
         {life.moments.map((m, i) => (
           <HourRow key={shareName[i]} name={`light at ${shareName[i]}`} hours={m} />
         ))}
-        <HourRow name="empty" hours={life.emptyHours} />
+        <HourRow name="dark or empty" hours={life.lastHours} />
       </dl>
       <p className="by-hand">
         <b>By hand:</b> <code>{hand.sum}</code>. {hand.why}

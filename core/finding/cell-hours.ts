@@ -9,7 +9,7 @@ export const cellHours = rule({
   needs: ['cellLife', 'steady'],
   judge(bench, { cellLife, steady }) {
     if (!cellLife) return [];
-    const hours = cellLife.moments[0] ?? cellLife.emptyHours;
+    const hours = cellLife.moments[0] ?? cellLife.lastHours;
     if (hours >= FEW_HOURS) return [];
     return [
       {

@@ -10,13 +10,16 @@ export interface CellLifeStudy {
   /** Light over that of a fresh cell. */
   readonly light: readonly number[];
   readonly amps: readonly number[];
+  /** Share of the cell's charge that is out. */
+  readonly spent: readonly number[];
   /** Hours until the light has fallen to half, to a tenth and to a hundredth of a fresh cell's; null when it does not before the cell is empty. */
   readonly moments: readonly (number | null)[];
-  /** Hours until the whole charge is out. */
-  readonly emptyHours: number;
+  /** Hours until it is dark, or the whole charge is out if that comes first. */
+  readonly lastHours: number;
 }
 
 const STEPS = 60;
+const DARK_SHARE = 0.01;
 /** Shares of a fresh cell's light at which a word is said of it. */
 export const lifeShares = [0.5, 0.1, 0.01] as const;
 
@@ -39,10 +42,12 @@ export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
   const hours: number[] = [];
   const light: number[] = [];
   const amps: number[] = [];
+  const spent: number[] = [];
   let time = 0;
   const step = (1 - supply.spent) / STEPS;
   for (let i = 0; i <= STEPS; i++) {
-    const now = at(Math.min(1, supply.spent + i * step));
+    const out = Math.min(1, supply.spent + i * step);
+    const now = at(out);
     if (i > 0) {
       const mean = (amps[i - 1] + now.amps) / 2;
       time += mean > 1e-12 ? (step * coulombs) / mean / 3600 : Infinity;
@@ -51,8 +56,12 @@ export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
     hours.push(time);
     light.push(now.lux / fresh.lux);
     amps.push(now.amps);
+    spent.push(out);
+    // What is left in a cell that no longer lights anything takes months to leave it.
+    if (now.lux < DARK_SHARE * fresh.lux) break;
   }
-  return { hours, light, amps, moments: lifeShares.map((s) => crossing(hours, light, s)), emptyHours: time };
+  const moments = lifeShares.map((s) => crossing(hours, light, s));
+  return { hours, light, amps, spent, moments, lastHours: moments[2] ?? time };
 }
 
 function crossing(hours: readonly number[], light: readonly number[], share: number): number | null {

@@ -38,7 +38,7 @@ export default function CellLifeChart({ life, stale }: CellLifeChartProps) {
           <XAxis
             dataKey="hours"
             type="number"
-            domain={[0, life.emptyHours]}
+            domain={[0, life.lastHours]}
             tickFormatter={(t: number) => t.toFixed(0)}
             tickCount={7}
             stroke="#56625b"

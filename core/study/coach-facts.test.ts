@@ -1,0 +1,221 @@
+import { describe, expect, test } from 'vitest';
+import { demo, demoJob } from '../../tests/generated';
+import { ratingFor } from '../part/electrolytic';
+import { nearestPreferred } from '../part/preferred';
+import { change } from '../document/patch';
+import { usualSupply } from '../document/usual-supply';
+import { checkJob } from '../finding/check';
+import { benchOf } from './bench';
+import { sumByHand } from './by-hand';
+import { cellLifeStudy } from './cell-life';
+import { noLoadStudy } from './no-load';
+import { likedLux, proposeDrive } from './proposal';
+import { layLamps } from './schools';
+import { cellShortcut, holdShortcut, stripLeftShortcut, stripShortcut } from './shortcut';
+import { steadyStudy } from './steady';
+import type { Draft } from 'immer';
+import type { Job, Layout } from '../document/layout';
+
+const layoutWith = (recipe: (job: Draft<Job>, draft: Draft<Layout>) => void): Layout =>
+  change(demo(), (draft) => recipe(draft.jobs[demoJob], draft)).layout;
+
+/** Three units of strip, 60 mA at 12 V, straight on a 12 V bus behind a resistor. */
+const stripOn12 = (ohms: number): Layout =>
+  layoutWith((job, draft) => {
+    draft.supplies.track = {
+      ...usualSupply('layout-bus', 'H0', 1),
+      wireOhms: 0.01,
+    } as Layout['supplies'][string];
+    Object.assign(job.conditioning, { rectifier: 'none', reservoir: null, chargeResistor: null });
+    layLamps(job, 'strip-warm', 3);
+    Object.assign(job.groups.roof, { drive: 'resistor-shared', ohms });
+  });
+
+describe('the strip that was wanted at 9.5 V (common practice, no source)', () => {
+  test('the shortcut sum: 41.7 ohm, 47 to hand, which drops 2.82 V and leaves 9.18 V', () => {
+    const sum = stripShortcut(12, 9.5, 0.06);
+    expect(sum.figure).toBeCloseTo(41.7, 1);
+    expect(nearestPreferred(sum.figure, 'E12')).toBe(39);
+    expect(stripLeftShortcut(12, 47, 0.06).dropVolts).toBeCloseTo(2.82, 9);
+    expect(stripLeftShortcut(12, 47, 0.06).leftVolts).toBeCloseTo(9.18, 9);
+    expect(sum.why).toMatch(/draws much less/);
+  });
+  test('three units draw 60 mA at 12 V', () => {
+    expect(steadyStudy(benchOf(stripOn12(0.1), demoJob)).supplyAmps.mean).toBeCloseTo(0.06, 2);
+  });
+  test('solved, 47 ohm leaves 10.2 to 10.5 V, and 9.5 V needs two to four times the ohms', () => {
+    const leaves = (ohms: number): number =>
+      steadyStudy(benchOf(stripOn12(ohms), demoJob)).lamps[0].volts.mean;
+    expect(leaves(47)).toBeGreaterThan(10.2);
+    expect(leaves(47)).toBeLessThan(10.5);
+    expect(leaves(2 * 41.7)).toBeGreaterThan(9.5);
+    expect(leaves(4 * 41.7)).toBeLessThan(9.5);
+  });
+  test('both stand side by side for the job', () => {
+    const layout = stripOn12(47);
+    const hand = sumByHand(benchOf(layout, demoJob), steadyStudy(benchOf(layout, demoJob)), 'roof')!;
+    expect(hand.left!.leftVolts).toBeCloseTo(9.18, 2);
+    expect(hand.sum).toMatch(/12 V − 10\.\d V/);
+  });
+  test('"I liked it at 9.5 V" asks for the light it then has', () => {
+    const lux = likedLux(stripOn12(47), demoJob, 'roof', 9.5, 0);
+    const wanted = change(stripOn12(47), (draft) => void (draft.jobs[demoJob].wantedLux = lux)).layout;
+    const proposal = proposeDrive(wanted, demoJob, 'roof')!;
+    expect(proposal.exact).toBeGreaterThan(2 * 41.7);
+    expect(proposal.exact).toBeLessThan(4 * 41.7);
+    expect(proposal.lux / lux).toBeGreaterThan(0.8);
+    expect(proposal.lux / lux).toBeLessThan(1.25);
+  });
+});
+
+describe('rectifier and reservoir (common practice, no source)', () => {
+  test('a silicon bridge costs 1.3 to 1.4 V at a coach’s current, a Schottky one about half', () => {
+    const drop = (rectifier: Job['conditioning']['rectifier'], ohms = 3300): number =>
+      steadyStudy(
+        benchOf(
+          layoutWith((job) => {
+            job.conditioning.rectifier = rectifier;
+            job.groups.roof.ohms = ohms;
+          }),
+          demoJob,
+        ),
+      ).bridgeVolts!.mean;
+    expect(drop('silicon-bridge')).toBeGreaterThan(1.3);
+    expect(drop('silicon-bridge')).toBeLessThan(1.4);
+    expect(drop('schottky-bridge')).toBeLessThan(0.75);
+    expect(drop('half-wave')).toBeLessThan(0.85);
+  });
+  test('20 V AC puts 26.9 V behind the bridge: 25 V is refused, 35 V is offered', () => {
+    const layout = layoutWith((job, draft) => {
+      draft.supplies.track = {
+        ...usualSupply('ac-track', 'H0', 1),
+        rmsVolts: 20,
+        highestRmsVolts: 20,
+      } as Layout['supplies'][string];
+      job.conditioning.reservoir!.ratedVolts = 25;
+    });
+    const volts = noLoadStudy(benchOf(layout, demoJob))!.volts.greatest;
+    expect(volts).toBeGreaterThan(26.7);
+    expect(volts).toBeLessThan(28.1);
+    const finding = checkJob(layout, demoJob).find((f) => f.rule === 'reservoir-rating')!;
+    expect(finding.severity).toBe('stop');
+    expect(finding.remedies[0].label).toMatch(/35 V/);
+  });
+  test('on a 12 to 14 V track 25 V is preferred to 16 V', () => {
+    expect(ratingFor(14 - 0.6)).toBe(25);
+  });
+  test('the reversing pulse counts, not only the everyday peak', () => {
+    const layout = layoutWith((job, draft) => {
+      draft.supplies.track = {
+        ...usualSupply('ac-track', 'H0', 1),
+        reversingPulseVolts: 40,
+      } as Layout['supplies'][string];
+      job.conditioning.reservoir!.ratedVolts = 35;
+    });
+    expect(checkJob(layout, demoJob).find((f) => f.rule === 'reservoir-rating')!.severity).toBe('stop');
+  });
+});
+
+describe('1/8 W behind 750 ohm (common practice, no source)', () => {
+  const heat = (volts: number): number => {
+    const layout = layoutWith((job, draft) => {
+      draft.supplies.track = {
+        ...usualSupply('layout-bus', 'H0', 1),
+        volts,
+        highestVolts: volts,
+        wireOhms: 0.01,
+      } as Layout['supplies'][string];
+      Object.assign(job.conditioning, { rectifier: 'none', reservoir: null, chargeResistor: null });
+      layLamps(job, 'white-warm', 1);
+      Object.assign(job.groups.roof, { drive: 'resistor-each', ohms: 750, ratedWatts: 0.125 });
+    });
+    return steadyStudy(benchOf(layout, demoJob)).resistors.get('resistor-lamp-1')!.watts;
+  };
+  test('is enough at 12 V (about 108 mW), not at 15 V (150 to 190 mW)', () => {
+    expect(heat(12)).toBeGreaterThan(0.1);
+    expect(heat(12)).toBeLessThan(0.125);
+    expect(heat(15)).toBeGreaterThan(0.15);
+    expect(heat(15)).toBeLessThan(0.2);
+  });
+});
+
+describe('fairy lamps on a coin cell (common practice, no source)', () => {
+  const layout = demo();
+  const bench = benchOf(layout, 'heritage-coach');
+  test('four of them draw some 3 mA', () => {
+    expect(steadyStudy(bench).supplyAmps.mean).toBeGreaterThan(0.0025);
+    expect(steadyStudy(bench).supplyAmps.mean).toBeLessThan(0.004);
+  });
+  test('light of the order of 72 hours, fading; by hand 220 mAh / 3.1 mA = 71 h', () => {
+    const life = cellLifeStudy(bench)!;
+    expect(life.moments[0]).toBeGreaterThan(50);
+    expect(life.moments[0]).toBeLessThan(100);
+    expect(life.lastHours).toBeGreaterThan(life.moments[1]!);
+    for (let i = 1; i < life.light.length; i++)
+      expect(life.light[i]).toBeLessThanOrEqual(life.light[i - 1] + 1e-9);
+    expect(cellShortcut(220, 0.0031).figure).toBeCloseTo(71, 0);
+  });
+  test('charge out is current times time: the integral of the current gives what is out', () => {
+    const { hours, amps, spent } = cellLifeStudy(bench)!;
+    const out = hours.reduce(
+      (sum, h, i) => (i === 0 ? 0 : sum + ((h - hours[i - 1]) * (amps[i] + amps[i - 1])) / 2),
+      0,
+    );
+    expect(out * 1e3).toBeCloseTo(220 * spent[spent.length - 1], 3);
+  });
+});
+
+test('hold time by hand is C dV / I (closed form)', () => {
+  expect(holdShortcut(470e-6, 12, 3, 0.0141).figure).toBeCloseTo(0.3, 9);
+});
+
+describe('a proposal', () => {
+  test('comes from the drawer where the drawer has enough of it', () => {
+    const p = proposeDrive(
+      layoutWith(() => undefined),
+      demoJob,
+      'roof',
+    )!;
+    expect(p).toMatchObject({ from: 'drawer', figure: 4700 });
+    const empty = layoutWith((_, draft) => void (draft.drawer.resistors = {}));
+    expect(proposeDrive(empty, demoJob, 'roof')!.from).toBe('E12');
+  });
+  test('a finer series is never further off, and E96 hits within 1.3 %', () => {
+    const { exact, offers } = proposeDrive(
+      layoutWith((job) => void (job.wantedLux = 83)),
+      demoJob,
+      'roof',
+    )!;
+    const off = (from: string): number =>
+      Math.abs(Math.log(offers.find((o) => o.from === from)!.figure / exact));
+    expect(off('E24')).toBeLessThanOrEqual(off('E12'));
+    expect(off('E96')).toBeLessThanOrEqual(0.013);
+    expect(off('pair')).toBeLessThanOrEqual(off('E12'));
+  });
+  test('a limiter is set to the light as well', () => {
+    const layout = layoutWith((job) => {
+      layLamps(job, 'strip-warm', 4);
+      Object.assign(job.groups.roof, { drive: 'limiter' });
+      job.wantedLux = 150;
+    });
+    const p = proposeDrive(layout, demoJob, 'roof')!;
+    expect(p.drive).toBe('limiter');
+    expect(p.lux).toBeGreaterThan(140);
+    expect(p.lux).toBeLessThan(160);
+  });
+  test('never asks a lamp for more than its long life bears, at full throttle either', () => {
+    const layout = layoutWith((job, draft) => {
+      draft.supplies.track = {
+        ...usualSupply('dc-track', 'H0', 1),
+        greatestVolts: 16,
+        usualThrottle: 0.35,
+      } as Layout['supplies'][string];
+      job.wantedLux = 300;
+    });
+    const p = proposeDrive(layout, demoJob, 'roof')!;
+    expect(p.limitedBy).toBe('lamp');
+    const fitted = change(layout, (draft) => void (draft.jobs[demoJob].groups.roof.ohms = p.figure)).layout;
+    const full = steadyStudy(benchOf(fitted, demoJob, [], { throttle: 1, direction: 'forward' }));
+    for (const l of full.lamps) expect(l.amps.greatest).toBeLessThanOrEqual(0.015 * 1.001);
+  });
+});

@@ -1,0 +1,51 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { replay, type RunControls, type RunEvent, type RunStart } from '../../core/study/live-run';
+import { hasEnvelope } from '../../core/study/envelope';
+import { benchOf } from '../../core/study/bench';
+import { steadyStudy } from '../../core/study/steady';
+import { demoJob, generatedLayout } from '../generated';
+
+/** Agreement asked for, as a share of the steady light and of the steady volts. */
+const SHARE = 0.01;
+const controls: RunControls = {
+  power: true,
+  throttle: 1,
+  direction: 'forward',
+  kilometresPerHour: 90,
+  stretches: [],
+};
+
+const lit = generatedLayout.filter((layout) => {
+  const bench = benchOf(layout, demoJob);
+  if (!hasEnvelope(bench)) return false;
+  const { lamps } = steadyStudy(bench);
+  return lamps.some((l) => l.amps.mean > 2e-4) && lamps.every((l) => l.amps.mean < 0.05);
+});
+const events: readonly RunEvent[] = [
+  { seconds: 0.03, set: { power: false } },
+  { seconds: 0.07, set: { power: true } },
+  { seconds: 0.12, set: { stretches: [{ fromMillimetres: 0, toMillimetres: 2000, kind: 'dirty' }] } },
+];
+
+test.each(fc.sample(lit, { numRuns: 20, seed: 41 }).map((layout, i) => [i + 1, layout] as const))(
+  'generated run %d: the envelope gives the light and volts of every bit within 1 %',
+  (_, layout) => {
+    const start: RunStart = { layout, jobId: demoJob, controls, loopMillimetres: 2000, seed: 9 };
+    const quick = replay(start, events, 0.22);
+    const exact = replay({ ...start, bitByBit: true }, events, 0.22);
+    expect(quick).toHaveLength(exact.length);
+    const volts = Math.max(...exact.map((s) => Math.abs(s.reservoirVolts)));
+    quick.forEach((s, i) => {
+      const at = `${exact[i].seconds} s`;
+      expect(
+        Math.abs(s.light - exact[i].light),
+        `light at ${at}: ${s.light} against ${exact[i].light}`,
+      ).toBeLessThanOrEqual(SHARE);
+      expect(
+        Math.abs(s.reservoirVolts - exact[i].reservoirVolts),
+        `volts at ${at}: ${s.reservoirVolts} against ${exact[i].reservoirVolts}`,
+      ).toBeLessThanOrEqual(SHARE * volts);
+    });
+  },
+);
