@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
+import { legends } from '../core/document/wire-legend';
 import { readLayout } from '../core/document/file';
 import type { Job, Layout } from '../core/document/layout';
 
@@ -48,7 +49,7 @@ const conditioning = fc.record({
 });
 const group = fc.record({
   order: fc.constant(1),
-  drive: fc.constantFrom('resistor-each', 'resistor-each', 'resistor-shared', 'limiter', 'none'),
+  drive: fc.constantFrom('resistor-each', 'resistor-each', 'resistor-shared', 'limiter', 'none', 'none'),
   inSeries: fc.constantFrom(1, 1, 1, 2, 3),
   limiterAmps: fc.constantFrom(0.002, 0.01, 0.02),
   builtIn: fc.constantFrom(
@@ -125,6 +126,13 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
     supply: fc.oneof(dccTrack, otherSupply),
     conditioning,
     groups: fc.tuple(group, fc.option(group)),
+    legend: fc.constantFrom(legends.decoder, legends.decoder, legends['red-black']),
+    pickups: fc.constantFrom(
+      { kind: 'collars', axles: 'all', wheelsPerRail: 4, baseMillimetres: 166 },
+      { kind: 'wipers', axles: 'one-truck', wheelsPerRail: 2, baseMillimetres: 25 },
+      { kind: 'wipers', axles: 'all', wheelsPerRail: 4, baseMillimetres: 166 },
+    ),
+    deadMillimetres: fc.constantFrom(0, 0, 60, 230),
     lamps: fc.array(
       fc.record({
         part: fc.constantFrom(
@@ -143,7 +151,7 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
     ),
     wantedLux: fc.constantFrom(9, 55, 110, 300),
   })
-  .map(({ supply, conditioning: parts, groups, lamps, wantedLux }) => {
+  .map(({ supply, conditioning: parts, groups, lamps, wantedLux, legend, pickups, deadMillimetres }) => {
     const layout = structuredClone(demo());
     layout.supplies = { track: supply as Layout['supplies'][string] };
     const second = groups[1];
@@ -151,6 +159,9 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
       ...layout.jobs[demoJob],
       conditioning: parts as Job['conditioning'],
       wantedLux,
+      legend: { ...legend },
+      pickups: pickups as Job['pickups'],
+      ride: { deadMillimetres, kilometresPerHour: 40 },
       groups: {
         one: groups[0] as Job['groups'][string],
         ...(second ? { two: { ...second, order: 2 } as Job['groups'][string] } : {}),

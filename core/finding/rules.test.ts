@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
+import { usualSupply } from '../document/usual-supply';
 import { change, patched } from '../document/patch';
 import { assembleCoach } from '../assembly/coach';
 import { checkJob } from './check';
@@ -271,6 +272,30 @@ describe('flicker (IEEE 1789-2015)', () => {
         'flicker',
         (d) => void Object.assign(d.supplies.track, { bits: '0', zeroHalfMicroseconds: 9900 }),
       ),
+    ).toBeUndefined();
+  });
+});
+
+describe('flicker of an unsmoothed supply', () => {
+  const bare = (kind: 'ac-track' | 'dc-track', figures: object = {}) =>
+    layoutWith((d) => {
+      d.supplies.track = { ...usualSupply(kind, 'H0', 1), ...figures } as Layout['supplies'][string];
+      Object.assign(job(d).conditioning, { reservoir: null, chargeResistor: null });
+    });
+  test.each([
+    ['AC behind a bridge', bare('ac-track'), 100],
+    ['a half-wave controller', bare('dc-track', { making: 'half-wave', usualThrottle: 1 }), 50],
+    ['slow pulses', bare('dc-track', { making: 'pulse-width', pulseHertz: 100, usualThrottle: 0.5 }), 100],
+  ] as const)('%s flickers, and the reservoir that is offered cures it', (_, layout, hertz) => {
+    const f = found(layout, 'flicker')!;
+    expect(f.figures.hertz).toBeCloseTo(hertz, 6);
+    expect(f.figures.percent).toBeGreaterThan(20);
+    expect(f.remedies[0].label).toMatch(/reservoir/);
+    expect(found(patched(layout, f.remedies[0].patches), 'flicker')).toBeUndefined();
+  });
+  test('a controller in fast pulses does not: light under pulses is averaged by the eye', () => {
+    expect(
+      found(bare('dc-track', { making: 'pulse-width', pulseHertz: 20_000, usualThrottle: 0.5 }), 'flicker'),
     ).toBeUndefined();
   });
 });

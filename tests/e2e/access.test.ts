@@ -45,6 +45,9 @@ describe('axe finds nothing serious', () => {
     '/bench/compartment-coach/power',
     '/bench/compartment-coach/lamps',
     '/bench/compartment-coach/try',
+    '/bench/heritage-coach/power',
+    '/new',
+    '/drawer',
     '/nowhere',
   ])('on %s', async (path) => {
     const { page, context } = await visit(browser, host.base + path);
@@ -120,7 +123,13 @@ describe('nothing essential scrolls sideways', () => {
     [1024, 768],
     [820, 1180],
   ])('at %d x %d', async (width, height) => {
-    for (const path of ['/', '/bench/compartment-coach', '/bench/compartment-coach/lamps']) {
+    for (const path of [
+      '/',
+      '/new',
+      '/drawer',
+      '/bench/compartment-coach',
+      '/bench/compartment-coach/lamps',
+    ]) {
       const { page, context } = await visit(browser, host.base + path, { width, height });
       await page.locator('h1').first().waitFor({ state: 'attached' });
       const over = await page.evaluate(() =>
