@@ -22,10 +22,12 @@ export function run(words: readonly string[]): number {
       job: jobId,
       name,
       supplyAmps: steady.supplyAmps,
+      supplyRmsAmps: steady.supplyRmsAmps,
       roofVolts: steady.roofVolts,
       reservoirVolts: steady.reservoirVolts,
       lamps: steady.lamps,
       resistors: Object.fromEntries(steady.resistors),
+      holders: Object.fromEntries(steady.holders),
       windows,
       meanLux: meanLux(windows),
       fadeSeconds: cut.moments,
@@ -36,7 +38,7 @@ export function run(words: readonly string[]): number {
   for (const { name, steady, windows, cut } of answers) {
     const lines = [
       name,
-      `  drawn from the track  ${formatQuantity(steady.supplyAmps.mean, 'amp')}`,
+      `  drawn from the supply ${formatQuantity(steady.supplyAmps.mean, 'amp')}`,
       ...(steady.roofVolts
         ? [`  roof line             ${formatQuantity(steady.roofVolts.mean, 'volt')}`]
         : []),

@@ -27,14 +27,54 @@ const browser = await chromium.launch({
     '--disable-sync',
   ],
 });
-const views = { line: '/', bench: '/bench/compartment-coach', 'bench-try': '/bench/compartment-coach/try' };
-for (const [name, path] of Object.entries(views)) {
+const judged = (page) => page.locator('.findings[aria-busy="false"]').waitFor();
+const views = {
+  line: ['/', (page) => page.getByText('The reservoir is rated too low').waitFor()],
+  'new-coach': ['/new', (page) => page.getByText('What feeds it?').waitFor()],
+  bench: ['/bench/compartment-coach', judged],
+  'bench-power': ['/bench/compartment-coach/power', judged],
+  'bench-strip': ['/bench/open-saloon', judged],
+  'bench-try': [
+    '/bench/compartment-coach/try',
+    async (page) => {
+      await judged(page);
+      await page.locator('.recharts-line').first().waitFor();
+    },
+  ],
+  'bench-run': [
+    '/bench/compartment-coach/try',
+    async (page) => {
+      await judged(page);
+      await page.getByRole('button', { name: /^Dead/ }).click();
+      await page.getByRole('button', { name: 'Run it' }).click();
+      await page.locator('.runner.lost').waitFor();
+      await page.locator('.runner:not(.lost)').waitFor();
+    },
+  ],
+  'bench-cell': [
+    '/bench/heritage-coach/try',
+    async (page) => {
+      await judged(page);
+      await page.locator('.recharts-line').first().waitFor();
+    },
+  ],
+  'bench-compare': [
+    '/bench/open-saloon',
+    async (page) => {
+      await judged(page);
+      await page.getByRole('tab', { name: 'Compare' }).click();
+      await page.getByRole('row', { name: /As it stands/ }).waitFor();
+    },
+  ],
+  drawer: ['/drawer', (page) => page.getByText('Lamps from readings').waitFor()],
+};
+for (const [name, [path, ready]] of Object.entries(views)) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`http://127.0.0.1:4199${path}`);
-  await page.getByText('The reservoir is rated too low').waitFor();
-  if (name === 'bench-try') await page.locator('.recharts-line').first().waitFor();
-  await page.waitForTimeout(1500);
+  await ready(page);
+  await page.waitForTimeout(name === 'bench-run' ? 150 : 1500);
   await page.screenshot({ path: join(folder, `${name}.png`) });
+  await page.close();
 }
 await browser.close();
 process.exit(0);

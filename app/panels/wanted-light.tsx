@@ -119,7 +119,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
           least={10}
           most={100}
           step={1}
-          says={`${Math.round(windowLightness(job.wantedLux))} of 100 to the eye · ${formatQuantity(job.wantedLux, 'lux', { significant: 2 })}`}
+          says={`${Math.round(windowLightness(job.wantedLux))} of 100 · ${formatQuantity(job.wantedLux, 'lux', { significant: 2 })}`}
           onChange={(l) => wants(Number((FULL_LUX * shareOfLightness(l)).toPrecision(3)), 'wanted-by-feel')}
         />
         {group && <Liked layout={layout} jobId={jobId} groupId={group.id} onLike={wants} />}

@@ -43,6 +43,7 @@ export function useLiveRun(layout: Layout, jobId: string, controls: JobControls)
     let shown: RunSample[] = [];
     let began = 0;
     const fail = (error: unknown): void => {
+      cancelAnimationFrame(frame);
       if (current) setPlay({ ...still, failure: error instanceof Error ? error.message : String(error) });
     };
     const ask = async (): Promise<void> => {

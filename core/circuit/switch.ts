@@ -1,7 +1,7 @@
 import type { Plan } from './plan';
 import { EDGE_SECONDS } from './waveform';
 
-/** Conductance of switch `k` at a moment: linear over its change-over. */
+/** Conductance of switch `k` at a moment; over its change-over it runs through the decades evenly. */
 export function switchSiemens(plan: Plan, k: number, seconds: number): number {
   const { onSiemens, offSiemens, closed, toggles } = plan.switches;
   let is = closed[k];
@@ -10,7 +10,7 @@ export function switchSiemens(plan: Plan, k: number, seconds: number): number {
     const progress = (seconds - toggle) / EDGE_SECONDS;
     const before = is ? onSiemens[k] : offSiemens[k];
     is = !is;
-    if (progress < 1) return before + progress * ((is ? onSiemens[k] : offSiemens[k]) - before);
+    if (progress < 1) return before * ((is ? onSiemens[k] : offSiemens[k]) / before) ** progress;
   }
   return is ? onSiemens[k] : offSiemens[k];
 }

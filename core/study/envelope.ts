@@ -10,6 +10,8 @@ export interface Envelope {
   readonly supply: Supply;
   /** Light of the track's own bits over that of the steady supply. */
   readonly lightFactor: number;
+  /** The same for the mean voltage of the roof line, which dips at every edge where no reservoir holds it. */
+  readonly roofFactor: number;
 }
 
 const TURNS = 12;
@@ -67,5 +69,10 @@ export function envelopeOf(bench: Bench, steady: SteadyStudy): Envelope | null {
   }
   const sum = (s: SteadyStudy): number => s.lamps.reduce((total, l) => total + l.lumens, 0);
   const there = sum(at);
-  return { supply: bus(volts), lightFactor: there > 0 ? sum(steady) / there : 1 };
+  const roof = at.roofVolts?.mean ?? 0;
+  return {
+    supply: bus(volts),
+    lightFactor: there > 0 ? sum(steady) / there : 1,
+    roofFactor: steady.roofVolts && roof > 0 ? steady.roofVolts.mean / roof : 1,
+  };
 }

@@ -134,13 +134,15 @@ export class LiveRun {
     run.goOn(this.seconds);
     while (!run.done) run.advance(1000);
     const [light, stored, roof, amps, contact] = averages.now.spreads();
+    const roofFactor = this.envelope?.roofFactor ?? 1;
+    const hasReservoir = this.bench.assembly.parts.some((p) => p.kind === 'electrolytic');
     this.place = stretch.fromPlace + stretch.speed * (this.seconds - stretch.fromSeconds);
     const length = this.start.loopMillimetres;
     return {
       seconds: this.seconds,
       light: this.fullLumens > 0 ? (light.mean * (this.envelope?.lightFactor ?? 1)) / this.fullLumens : 0,
-      reservoirVolts: stored.mean,
-      roofVolts: roof.mean,
+      reservoirVolts: stored.mean * (hasReservoir ? 1 : roofFactor),
+      roofVolts: roof.mean * roofFactor,
       supplyAmps: amps.mean,
       contact: contact.mean > 0.5,
       placeMillimetres: ((this.place % length) + length) % length,

@@ -33,12 +33,13 @@ export default function CellLifeChart({ life, stale }: CellLifeChartProps) {
         <span style={{ color: palette.moss, fontWeight: 600 }}>┅ milliamps</span> while it empties
       </figcaption>
       <ResponsiveContainer width="100%" height="100%" minHeight={220}>
-        <LineChart data={points} margin={{ top: 22, right: 12, bottom: 20, left: 0 }}>
+        <LineChart data={points} margin={{ top: 34, right: 12, bottom: 20, left: 0 }}>
           <CartesianGrid stroke="#e2d9c3" />
           <XAxis
             dataKey="hours"
             type="number"
-            domain={[0, life.lastHours]}
+            domain={[0, life.lastHours * 1.04]}
+            allowDataOverflow
             tickFormatter={(t: number) => t.toFixed(0)}
             tickCount={7}
             stroke="#56625b"
@@ -76,9 +77,9 @@ export default function CellLifeChart({ life, stale }: CellLifeChartProps) {
                 stroke={palette.danger}
                 strokeDasharray="3 4"
                 label={{
-                  value: `${names[i]} ${m.toPrecision(2)} h`,
-                  position: 'insideTopLeft',
-                  dy: -18,
+                  value: `${names[i]} ${Number(m.toPrecision(2))} h`,
+                  position: i === 2 ? 'insideTopRight' : 'insideTopLeft',
+                  dy: -26 + 13 * (i % 2),
                   fill: '#a33522',
                   fontSize: 12,
                 }}

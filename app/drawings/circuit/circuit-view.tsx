@@ -1,5 +1,5 @@
 import { supplyKind } from '../../../core/supply';
-import { shortOhms, formatQuantity, quantityParts } from '../../../core/quantity/format';
+import { shortOhms, formatQuantity } from '../../../core/quantity/format';
 import { screenColour } from '../../../core/light/colour';
 import { lightness } from '../../../core/light/lightness';
 import { drawCircuit, RETURN_LINE, type PlacedSymbol, type Point } from './geometry';
@@ -265,7 +265,5 @@ function SideNote({ x, y, name, colour }: { x: number; y: number; name: string; 
 
 /** The number alone in milliamps, as the heading beside it says. */
 function milliamps(amps: number): string {
-  if (amps <= 0) return '0';
-  const { number, symbol } = quantityParts(amps, 'amp');
-  return symbol === 'mA' ? number : `${number} ${symbol}`;
+  return amps < 5e-7 ? '0' : String(Number((amps * 1e3).toPrecision(amps < 1e-3 ? 2 : 3)));
 }

@@ -79,7 +79,7 @@ export function switchBody(changes: number): string[] {
   return [
     `.subckt hazel_switch_${changes} p n ron=0.05 roff=1e9 closed=1${moments.map((t) => ` ${t}=1e9`).join('')}`,
     `vset set 0 ${drawn}`,
-    'b1 p n i=v(p,n)*(1/{roff}+v(set)*(1/{ron}-1/{roff}))',
+    'b1 p n i=v(p,n)*exp(v(set)*ln({roff}/{ron}))/{roff}',
     '.ends',
   ];
 }
