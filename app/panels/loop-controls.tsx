@@ -26,7 +26,7 @@ export function LoopControls({ jobId, controls, live, scale }: LoopControlsProps
   const bar = useRef<HTMLDivElement>(null);
   const [from, setFrom] = useState<number | null>(null);
   const [to, setTo] = useState(0);
-  const { playing, kilometresPerHour, stretches } = controls;
+  const { playing, direction, kilometresPerHour, stretches } = controls;
   const placeOf = (event: PointerEvent): number => {
     const box = bar.current!.getBoundingClientRect();
     const share = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width));
@@ -61,6 +61,12 @@ export function LoopControls({ jobId, controls, live, scale }: LoopControlsProps
       <div className="loop-head">
         <Button onClick={() => patch('dirty')}>Dirty {PATCH_MILLIMETRES} mm</Button>
         <Button onClick={() => patch('dead')}>Dead {PATCH_MILLIMETRES} mm</Button>
+        <Button
+          aria-label={direction === 'forward' ? 'Run backwards' : 'Run forwards'}
+          onClick={() => set(jobId, { direction: direction === 'forward' ? 'reverse' : 'forward' })}
+        >
+          {direction === 'forward' ? '→' : '←'}
+        </Button>
         <Button disabled={stretches.length === 0} onClick={() => set(jobId, { stretches: [] })}>
           Clean
         </Button>

@@ -5,6 +5,7 @@ import { useLayoutStore } from '../store/layout-store';
 import { freeId, usualSupply } from '../../core/document/usual-supply';
 import { inOrder } from '../../core/document/layout';
 import { supplyKind, supplyKinds, type SupplyKindName } from '../../core/supply';
+import { useTask } from '../workers/use-task';
 import { formatQuantity } from '../../core/quantity/format';
 import { SupplyFields } from './supply-fields';
 import { WiringFields } from './wiring-fields';
@@ -14,17 +15,20 @@ import type { PanelProps } from './panel-props';
 const ANOTHER = 'add:';
 
 /** What feeds the coach, and what turns it into one direction. */
-export function PowerPanel({ layout, jobId, solved }: PanelProps) {
+export function PowerPanel({ layout, jobId }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const job = layout.jobs[jobId];
   const supply = layout.supplies[job.supplyId];
   const kind = supplyKind(supply);
   const { rectifier } = job.conditioning;
-  const drop = solved.steady?.bridgeVolts?.mean;
-  const costs = (name: RectifierName): string | undefined =>
-    rectifier === name && drop !== undefined
-      ? `−${formatQuantity(drop, 'volt', { significant: 2 })}`
-      : undefined;
+  const costs = useTask((tasks) => tasks.rectifierCosts(layout, jobId), [layout, jobId]);
+  /** What a rectifier takes here, solved with it in place. */
+  const cost = (name: RectifierName): string | undefined => {
+    const volts = costs.answer?.[name];
+    return volts === undefined || volts === null || costs.stale
+      ? undefined
+      : `−${formatQuantity(volts, 'volt', { significant: 2 })}`;
+  };
   const choose = (value: string): void => {
     if (!value.startsWith(ANOTHER)) {
       edit('Supply', (draft) => void (draft.jobs[jobId].supplyId = value));
@@ -64,8 +68,8 @@ export function PowerPanel({ layout, jobId, solved }: PanelProps) {
         <Choice<RectifierName>
           label="Made into one direction by"
           options={[
-            { value: 'silicon-bridge', name: 'Silicon bridge', figure: costs('silicon-bridge') },
-            { value: 'schottky-bridge', name: 'Schottky bridge', figure: costs('schottky-bridge') },
+            { value: 'silicon-bridge', name: 'Silicon bridge', figure: cost('silicon-bridge') },
+            { value: 'schottky-bridge', name: 'Schottky bridge', figure: cost('schottky-bridge') },
             { value: 'none', name: 'Nothing' },
           ]}
           value={rare ? null : rectifier}
@@ -77,13 +81,13 @@ export function PowerPanel({ layout, jobId, solved }: PanelProps) {
           label="Loose diodes"
           columns={2}
           options={[
-            { value: 'silicon-diodes', name: 'Four silicon', figure: costs('silicon-diodes') },
-            { value: 'schottky-diodes', name: 'Four Schottky', figure: costs('schottky-diodes') },
-            { value: 'half-wave', name: 'One silicon', figure: costs('half-wave') ?? 'half-wave' },
+            { value: 'silicon-diodes', name: 'Four silicon', figure: cost('silicon-diodes') },
+            { value: 'schottky-diodes', name: 'Four Schottky', figure: cost('schottky-diodes') },
+            { value: 'half-wave', name: 'One silicon', figure: `half-wave ${cost('half-wave') ?? ''}` },
             {
               value: 'half-wave-schottky',
               name: 'One Schottky',
-              figure: costs('half-wave-schottky') ?? 'half-wave',
+              figure: `half-wave ${cost('half-wave-schottky') ?? ''}`,
             },
           ]}
           value={rare ? rectifier : null}
@@ -91,6 +95,18 @@ export function PowerPanel({ layout, jobId, solved }: PanelProps) {
         />
       </More>
       <WiringFields job={job} jobId={jobId} onTrack={kind.onTrack} />
+      {kind.faults(supply).length > 0 && (
+        <More label="What it may do to the coach">
+          <dl className="may-do">
+            {kind.faults(supply).map((f) => (
+              <div key={f.id}>
+                <dt>{f.name}</dt>
+                <dd>{f.says}</dd>
+              </div>
+            ))}
+          </dl>
+        </More>
+      )}
       <p className="hint">
         {kind.onTrack ? 'One kind of supply on a track at a time. ' : ''}Never work on the mains side of a
         supply.

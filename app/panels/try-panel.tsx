@@ -109,6 +109,12 @@ export function TryPanel({ layout, jobId, solved, cut, alight, controls, live }:
   );
 }
 
+const chargingNames = {
+  none: 'straight',
+  'in-line': 'by a resistor',
+  'with-diode': 'resistor and diode',
+} as const;
+
 const shareName = ['half', 'a tenth', 'a hundredth'] as const;
 
 /** Dead rail as a length at a speed: how long it takes the current away, and what rides over it. */
@@ -244,6 +250,30 @@ function Inrush({
       <p className="by-hand">
         <b>By hand:</b> <code>{hand.sum}</code>. {hand.why}
       </p>
+      <table className="charging">
+        <thead>
+          <tr>
+            <th scope="col">Charged</th>
+            <th scope="col">peak</th>
+            <th scope="col">holds half</th>
+            <th scope="col">light</th>
+          </tr>
+        </thead>
+        <tbody>
+          {alight.answer?.charging.map((way) => (
+            <tr key={way.id} className={way.isNow ? 'now' : undefined}>
+              <th scope="row">{chargingNames[way.id]}</th>
+              <td>{formatQuantity(way.peakAmps, 'amp', { significant: 2 })}</td>
+              <td>
+                {way.holdSeconds === null
+                  ? 'over 120 s'
+                  : formatQuantity(way.holdSeconds, 'second', { significant: 2 })}
+              </td>
+              <td>{formatQuantity(way.lux, 'lux', { significant: 2 })}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </More>
   );
 }

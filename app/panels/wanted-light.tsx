@@ -9,6 +9,7 @@ import { useTask } from '../workers/use-task';
 import { inOrder } from '../../core/document/layout';
 import { shareOfLightness } from '../../core/light/lightness';
 import { FULL_LUX, nearestWord, wantedWords, windowLightness } from '../../core/light/wanted';
+import { wattsName } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
 import { sumByHand } from '../../core/study/by-hand';
 import { likedLux, type Offer, type Proposal } from '../../core/study/proposal';
@@ -98,7 +99,9 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
               <b>{figureOf(offered, offered.figure)}</b> gives {formatQuantity(offered.lux, 'lux')}
               {offered.limitedBy === 'lamp' && ', the most these lamps bear for long'}
               {offered.limitedBy === 'supply' && ', the most this supply can do'}
-              {offered.from === 'drawer' && ', from the drawer'}.
+              {offered.from === 'drawer' && ', from the drawer'}:{' '}
+              {formatQuantity(offered.watts, 'watt', { significant: 2 })} of heat
+              {offered.drive !== 'limiter' && `, a ${wattsName(offered.ratedWatts)} body`}.
             </>
           ) : proposal.stale ? (
             'Finding the resistor…'

@@ -2,11 +2,13 @@ import { expose } from 'comlink';
 import { checkJob } from '../../core/finding/check';
 import { benchOf } from '../../core/study/bench';
 import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
+import { chargingWays, type ChargingWay } from '../../core/study/charging';
 import { compareStudy, type ComparedWay, type FailedWay } from '../../core/study/compare';
 import { inrushStudy, type InrushStudy } from '../../core/study/inrush';
 import { LiveRun, type RunControls, type RunSample, type RunStart } from '../../core/study/live-run';
 import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
 import { proposeDrive, type Proposal } from '../../core/study/proposal';
+import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
 import { offerSchool, schools } from '../../core/study/schools';
 import { steadyStudy } from '../../core/study/steady';
@@ -19,6 +21,7 @@ import type { Patch } from '../../core/document/patch';
 export interface StayingAlight {
   readonly ride: RideStudy;
   readonly inrush: InrushStudy | null;
+  readonly charging: readonly ChargingWay[];
   readonly cellLife: CellLifeStudy | null;
 }
 
@@ -36,10 +39,18 @@ const tasks = {
   stayingAlight(layout: Layout, jobId: string): StayingAlight {
     const bench = benchOf(layout, jobId);
     const steady = steadyStudy(bench);
-    return { ride: rideStudy(bench, steady), inrush: inrushStudy(bench), cellLife: cellLifeStudy(bench) };
+    return {
+      ride: rideStudy(bench, steady),
+      inrush: inrushStudy(bench),
+      charging: chargingWays(layout, jobId),
+      cellLife: cellLifeStudy(bench),
+    };
   },
   propose(layout: Layout, jobId: string, groupId: string): Proposal | null {
     return proposeDrive(layout, jobId, groupId);
+  },
+  rectifierCosts(layout: Layout, jobId: string): ReturnType<typeof rectifierCosts> {
+    return rectifierCosts(layout, jobId);
   },
   compare(layout: Layout, jobId: string): (ComparedWay | FailedWay)[] {
     return compareStudy(layout, jobId);

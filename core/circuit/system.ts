@@ -1,7 +1,7 @@
 import { Factorisation } from './factorisation';
 import { junctionCurrent, limitedVolts } from './junction';
 import { limitedOnBend, limiterCurrent } from './limiter';
-import { REGULATOR_BEND_VOLTS, regulatorCurrent } from './regulator';
+import { RegulatorBank } from './regulator-bank';
 import { patternOf, pivotRows } from './pattern';
 import { switchSiemens } from './switch';
 import type { Plan } from './plan';
@@ -37,7 +37,6 @@ export const RUN_TOLERANCE: Tolerance = {
 
 /** Turns of an iteration in which a junction may be moved by its current rather than its voltage. */
 const CURRENT_TURNS = 12;
-const [OFF, ON, CORNER] = [0, 1, 2];
 
 /**
  * The equations of a plan and Newton's iteration on them: modified nodal analysis with the
@@ -78,12 +77,7 @@ export class System {
   private readonly endB: Int32Array;
   private readonly many: Float64Array;
   private readonly switchStamps: Int32Array;
-  /** Tangent of each regulator's pass current: offset, and slopes against input, output and common. */
-  private readonly pass: Float64Array;
-  private readonly passStamps: Int32Array;
-  /** Where each regulator was last linearised: off, on, or at the corner between. */
-  private readonly passState: Uint8Array;
-  private readonly passLaw = new Float64Array(3);
+  private readonly bank: RegulatorBank;
   private span = NaN;
   /** An inner voltage was not found: what was linearised since must not count as an answer. */
   private innerLost = false;
@@ -117,16 +111,7 @@ export class System {
     for (let k = 0; k < this.nonlinear; k++) {
       this.conductanceSlots(this.endA[k], this.endB[k]).forEach((s, i) => (this.stamps[4 * k + i] = s));
     }
-    const { regulators } = plan;
-    this.pass = new Float64Array(4 * regulators.ids.length);
-    this.passState = new Uint8Array(regulators.ids.length);
-    this.passStamps = new Int32Array(6 * regulators.ids.length);
-    regulators.ids.forEach((_, k) => {
-      const ends = [regulators.a[k], regulators.b[k], regulators.c[k]];
-      ends.slice(0, 2).forEach((row, r) => {
-        ends.forEach((column, c) => (this.passStamps[6 * k + 3 * r + c] = this.factors.slot(row, column)));
-      });
-    });
+    this.bank = new RegulatorBank(plan.regulators, (row, column) => this.factors.slot(row, column));
     this.switchStamps = new Int32Array(4 * switches.ids.length);
     switches.ids.forEach((_, k) => {
       this.conductanceSlots(switches.a[k], switches.b[k]).forEach(
@@ -159,8 +144,9 @@ export class System {
     if (!tangentsHeld) {
       for (let k = 0; k < nonlinear; k++) this.linearise(k, x[endA[k]] - x[endB[k]], NaN, 0);
     }
-    const regulated = this.pass.length > 0;
-    if (regulated) this.linearisePass(0);
+    const { bank } = this;
+    const regulated = bank.count > 0;
+    if (regulated) bank.linearise(x, 0);
     for (let turn = 1; turn <= tolerance.iterations; turn++) {
       // Plain loops here and below: for so few entries they are faster than the arrays' own methods.
       for (let i = 0; i < values.length; i++) values[i] = base[i];
@@ -176,9 +162,9 @@ export class System {
         right[endA[k]] -= i;
         right[endB[k]] += i;
       }
-      if (regulated) this.stampPass(1);
+      if (regulated) bank.stamp(values, right, 1);
       const solved = this.factors.factorAndSolve(values, right, next);
-      if (regulated) this.stampPass(-1);
+      if (regulated) bank.stamp(values, right, -1);
       this.iterationsUsed++;
       for (let k = 0; k < nonlinear; k++) {
         const i = many[k] * offset[k];
@@ -208,7 +194,7 @@ export class System {
         if (!(miss <= worst)) worst = miss;
       }
       if (regulated) {
-        const miss = this.linearisePass(turn);
+        const miss = bank.linearise(x, turn);
         if (!(miss <= tolerance.relative)) settled = false;
       }
       if (settled && !this.innerLost && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest)
@@ -273,9 +259,7 @@ export class System {
 
   /** Current from input to output of regulator `k` at the last solution, in amperes. */
   regulatorAmps(k: number): number {
-    const { a, b, c } = this.plan.regulators;
-    const { pass, x } = this;
-    return pass[4 * k] + pass[4 * k + 1] * x[a[k]] + pass[4 * k + 2] * x[b[k]] + pass[4 * k + 3] * x[c[k]];
+    return this.bank.amps(this.x, k);
   }
 
   switchAmps(k: number, seconds: number): number {
@@ -361,56 +345,6 @@ export class System {
     }
     this.innerLost = true;
     return volts;
-  }
-
-  /**
-   * Replaces every regulator by the tangent of its law at the voltages in `x`.
-   * One that was on and would now be off is first taken at its corner: between on at its set output
-   * and off lies the dropout, which full steps jump over to and fro.
-   * @param turn of the iteration; 0 for the guess it starts from
-   * @returns the largest error of the last tangents, as a share of the current (1 mA at least); 0 for the guess
-   */
-  private linearisePass(turn: number): number {
-    const { a, b, c, set, dropout } = this.plan.regulators;
-    const { pass, passState, passLaw, x } = this;
-    const judge = turn > 0;
-    let worst = 0;
-    for (let k = 0; k < a.length; k++) {
-      const input = x[a[k]] - x[c[k]];
-      let output = x[b[k]] - x[c[k]];
-      const drive = Math.min(set[k], input - dropout[k]) - output;
-      const off = drive < -REGULATOR_BEND_VOLTS;
-      const atCorner = judge && off && passState[k] === ON;
-      if (atCorner) {
-        output += drive;
-        worst = Infinity;
-      }
-      passState[k] = atCorner ? CORNER : off ? OFF : ON;
-      const assumed = judge ? this.regulatorAmps(k) : 0;
-      regulatorCurrent(input, output, set[k], dropout[k], passLaw);
-      if (judge)
-        worst = Math.max(worst, Math.abs(passLaw[0] - assumed) / Math.max(Math.abs(passLaw[0]), 1e-3));
-      pass[4 * k] = passLaw[0] - passLaw[1] * input - passLaw[2] * output;
-      pass[4 * k + 1] = passLaw[1];
-      pass[4 * k + 2] = passLaw[2];
-      pass[4 * k + 3] = -passLaw[1] - passLaw[2];
-    }
-    return worst;
-  }
-
-  /** Puts the tangents of the regulators into the equations (sign 1), or takes their offsets out again (-1). */
-  private stampPass(sign: 1 | -1): void {
-    const { a, b } = this.plan.regulators;
-    const { pass, passStamps, values, right } = this;
-    for (let k = 0; k < a.length; k++) {
-      right[a[k]] -= sign * pass[4 * k];
-      right[b[k]] += sign * pass[4 * k];
-      if (sign < 0) continue;
-      for (let j = 0; j < 3; j++) {
-        values[passStamps[6 * k + j]] += pass[4 * k + 1 + j];
-        values[passStamps[6 * k + 3 + j]] -= pass[4 * k + 1 + j];
-      }
-    }
   }
 
   private conductanceSlots(a: number, b: number): [number, number, number, number] {

@@ -1,4 +1,4 @@
-import { LIMITER_KNEE_VOLTS } from '../assembly/lower';
+import { LIMITER_KNEE_VOLTS } from '../assembly/elements';
 import { inOrder } from '../document/layout';
 import { formatQuantity } from '../quantity/format';
 import { rule } from './finding';

@@ -2,6 +2,7 @@ import { formatQuantity } from '../quantity/format';
 import { change } from '../document/patch';
 import { benchOf } from '../study/bench';
 import { steadyStudy, type LampReading, type SteadyStudy } from '../study/steady';
+import { refusedCombination } from '../study/combination';
 import { rule } from './finding';
 import { lampNames, plural } from './names';
 import { fitProposal, remedy } from './remedy';
@@ -76,6 +77,7 @@ export const tooLowToLight = rule({
         title: plural(dark.length, 'A lamp stays dark', 'Lamps stay dark'),
         sentence: `${lampNames(dark.map((l) => l.number))} ${plural(dark.length, 'gets', 'get')} ${formatQuantity(amps, 'amp')} at ${formatQuantity(roof, 'volt')}; a glow first shows at ${formatQuantity(FIRST_SHOW_AMPS, 'amp')}.`,
         reason:
+          refusedCombination(layout, jobId) ??
           'What the supply gives, less what stands in its way, does not reach the voltage at which these lamps begin.',
         paths: dark.map((l) => ['jobs', jobId, 'lamps', l.lampId]),
         terminals: dark.map((l) => ({ part: l.part, terminal: 'anode' })),

@@ -2,7 +2,7 @@ import { lampType } from '../document/lamp-type';
 import { fitLed } from '../part/led';
 import { THERMAL_VOLTS } from '../part/junction-model';
 import { supplyKind } from '../supply';
-import { LIMITER_KNEE_VOLTS } from '../assembly/lower';
+import { LIMITER_KNEE_VOLTS } from '../assembly/elements';
 import { formatQuantity } from '../quantity/format';
 import type { Layout } from '../document/layout';
 

@@ -1,4 +1,5 @@
-import { elementId, lower } from '../assembly/lower';
+import { elementId } from '../assembly/elements';
+import { lower } from '../assembly/lower';
 import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
 import { transientOf } from '../circuit/transient';
 import { lumensAt } from '../part/led';

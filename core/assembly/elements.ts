@@ -1,0 +1,263 @@
+import { GROUND, type Element, type Provenance } from '../circuit/netlist';
+import { fitLed } from '../part/led';
+import { rectifiers } from '../part/rectifier';
+import { supplyKind, usualControls, type Feeding as SupplyFeeding, type Supply } from '../supply';
+import { terminalsOf, type Part } from './assembly';
+
+/** Keeps the far side of a bridge from floating where nothing else does. */
+const BLEED_OHMS = 10e6;
+/** Leakage of an aged aluminium electrolytic: 0.002 CV in microamperes for microfarads (from memory). */
+const LEAK_OHM_FARADS = 500;
+
+/** How a job is fed for one study. */
+export interface Feeding extends Partial<SupplyFeeding> {
+  /** Contact of wheels and rail: whether it is made at first, and the moments at which it changes, in seconds. */
+  readonly contact?: { readonly made: boolean; readonly toggleSeconds: readonly number[] };
+  /** True for rails that nothing feeds any more. */
+  readonly cut?: boolean;
+}
+
+/** An element's id for a part: what it is, and a name a deck can carry. */
+export const elementId = (letter: string, part: string): string =>
+  `${letter}_${part.replace(/[^a-z0-9]+/gi, '_').toLowerCase()}`;
+
+/**
+ * The elements of one part.
+ * @param node name of the node a terminal of the part lies on
+ */
+export function elementsOf(
+  part: Part,
+  node: (terminal: string) => string,
+  supply: Supply,
+  feeding: Feeding,
+): Element[] {
+  const of = (role: string): Provenance => ({ path: part.path, part: part.id, role });
+  switch (part.kind) {
+    case 'rails': {
+      const rails = { right: node('right'), left: node('left') };
+      // Dead rails still tie both sides to something, through what leaks.
+      if (feeding.cut) {
+        return [
+          {
+            kind: 'resistor',
+            id: 'r_dead_rails',
+            a: rails.right,
+            b: rails.left,
+            ohms: BLEED_OHMS,
+            of: of('dead rails'),
+          },
+        ];
+      }
+      const { contact } = feeding;
+      const fed = contact ? { right: 'wheel', left: rails.left } : rails;
+      const source = supplyKind(supply).lower(
+        supply,
+        fed,
+        { controls: feeding.controls ?? usualControls, atHighest: feeding.atHighest },
+        of('supply'),
+      );
+      if (!contact) return source;
+      return [
+        ...source,
+        {
+          kind: 'switch',
+          id: 'x_contact',
+          a: fed.right,
+          b: rails.right,
+          onOhms: CONTACT_OHMS,
+          offOhms: BLEED_OHMS,
+          closed: contact.made,
+          toggleSeconds: contact.toggleSeconds,
+          of: of('contact'),
+        },
+      ];
+    }
+    case 'bridge': {
+      const { model } = rectifiers[part.diode];
+      const [right, left, plus, minus] = terminalsOf.bridge.map(node);
+      const diode = (n: number, a: string, b: string): Element => ({
+        kind: 'diode',
+        id: `d_${part.id}_${n}`,
+        a,
+        b,
+        model,
+        of: of(`diode ${n}`),
+      });
+      const bleed = (end: string, from: string): Element => ({
+        kind: 'resistor',
+        id: `r_${part.id}_bleed_${end}`,
+        a: from,
+        b: GROUND,
+        ohms: BLEED_OHMS,
+        of: of('bleed'),
+      });
+      return [
+        diode(1, right, plus),
+        diode(2, left, plus),
+        diode(3, minus, right),
+        diode(4, minus, left),
+        bleed('plus', plus),
+        bleed('minus', minus),
+      ];
+    }
+    case 'resistor':
+      return [
+        {
+          kind: 'resistor',
+          id: elementId('r', part.id),
+          a: node('one'),
+          b: node('two'),
+          ohms: part.ohms,
+          of: of(part.role),
+        },
+      ];
+    case 'electrolytic':
+      return [
+        {
+          kind: 'capacitor',
+          id: elementId('c', part.id),
+          a: node('plus'),
+          b: node('minus'),
+          farads: part.farads,
+          of: of('reservoir'),
+        },
+        {
+          kind: 'resistor',
+          id: elementId('r', `${part.id}_leak`),
+          a: node('plus'),
+          b: node('minus'),
+          ohms: LEAK_OHM_FARADS / part.farads,
+          of: of('leak'),
+        },
+      ];
+    case 'switch':
+      return [
+        {
+          kind: 'switch',
+          id: elementId('x', part.id),
+          a: node('one'),
+          b: node('two'),
+          onOhms: SWITCH_OHMS,
+          offOhms: 1e9,
+          closed: true,
+          toggleSeconds: [],
+          of: of('switch'),
+        },
+      ];
+    case 'diode':
+      return [
+        {
+          kind: 'diode',
+          id: elementId('d', part.id),
+          a: node('anode'),
+          b: node('cathode'),
+          model: rectifiers[part.diode].model,
+          of: of(part.role),
+        },
+      ];
+    case 'limiter':
+      return [
+        {
+          kind: 'limiter',
+          id: elementId('x', part.id),
+          a: node('in'),
+          b: node('out'),
+          limitAmps: part.amps,
+          kneeVolts: LIMITER_KNEE_VOLTS,
+          of: of('limiter'),
+        },
+      ];
+    case 'regulator': {
+      const [a, b, c] = [node('in'), node('out'), node('common')];
+      const regulator: Element = {
+        kind: 'regulator',
+        id: elementId('x', part.id),
+        a,
+        b,
+        c,
+        setVolts: part.outVolts,
+        dropoutVolts: part.dropoutVolts,
+        of: of('regulator'),
+      };
+      // What sets its output; without a load this alone holds the output down.
+      const divider: Element = {
+        kind: 'resistor',
+        id: elementId('r', `${part.id}_divider`),
+        a: b,
+        b: c,
+        ohms: DIVIDER_OHMS,
+        of: of('divider'),
+      };
+      if (part.quiescentAmps === 0) return [regulator, divider];
+      const own: Element = {
+        kind: 'limiter',
+        id: elementId('x', `${part.id}_own`),
+        a,
+        b: c,
+        limitAmps: part.quiescentAmps,
+        kneeVolts: REGULATOR_KNEE_VOLTS,
+        of: of('its own current'),
+      };
+      return [regulator, divider, own];
+    }
+    case 'lamp':
+      return lampElements(part, node('anode'), node('cathode'), of('lamp'));
+  }
+}
+
+/** Wheels on clean rail, in series with the track's own resistance, which counts the rest. */
+const CONTACT_OHMS = 0.01;
+/** Resistance of a small slide switch, closed. */
+const SWITCH_OHMS = 0.05;
+/** Knee of a two-terminal limiter: it holds its current from about twice this on. */
+export const LIMITER_KNEE_VOLTS = 0.9;
+const REGULATOR_KNEE_VOLTS = 1;
+const DIVIDER_OHMS = 100e3;
+
+/** A lamp's own limiter and resistance, then its junctions in a row; `d_<lamp>` is the first of them. */
+function lampElements(
+  part: Extract<Part, { kind: 'lamp' }>,
+  anode: string,
+  cathode: string,
+  of: Provenance,
+): Element[] {
+  const { led, builtIn } = part;
+  const elements: Element[] = [];
+  const inner = (n: number): string => `${elementId('n', part.id)}_${n}`;
+  let at = anode;
+  let next = 0;
+  if (builtIn.kind === 'limiter') {
+    const b = inner(next++);
+    const id = elementId('x', part.id);
+    elements.push({
+      kind: 'limiter',
+      id,
+      a: at,
+      b,
+      limitAmps: builtIn.amps,
+      kneeVolts: LIMITER_KNEE_VOLTS,
+      of,
+    });
+    at = b;
+  }
+  const ohms = led.builtInOhms + (builtIn.kind === 'resistor' ? builtIn.ohms : 0);
+  if (ohms > 0) {
+    const b = inner(next++);
+    elements.push({ kind: 'resistor', id: elementId('r', part.id), a: at, b, ohms, of });
+    at = b;
+  }
+  const model = fitLed(led);
+  for (let i = 1; i <= led.inSeries; i++) {
+    const b = i === led.inSeries ? cathode : inner(next++);
+    elements.push({
+      kind: 'diode',
+      id: elementId('d', i === 1 ? part.id : `${part.id}_${i}`),
+      a: at,
+      b,
+      model,
+      of,
+    });
+    at = b;
+  }
+  return elements;
+}
