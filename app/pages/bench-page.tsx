@@ -5,12 +5,8 @@ import { patched } from '../../core/document/patch';
 import { gravestFirst } from '../../core/finding/check';
 import { CircuitView } from '../drawings/circuit/circuit-view';
 import { Stage } from '../drawings/stage/stage';
-import { BriefPanel } from '../panels/brief-panel';
 import { CircuitPanel } from '../panels/circuit-panel';
 import { FindingsPanel } from '../panels/findings-panel';
-import { LampsPanel } from '../panels/lamps-panel';
-import { PowerPanel } from '../panels/power-panel';
-import { TryPanel } from '../panels/try-panel';
 import { useLayoutStore } from '../store/layout-store';
 import { useRunStore } from '../store/run-store';
 import { useJobControls } from '../store/run-store';
@@ -23,6 +19,10 @@ import type { Layout } from '../../core/document/layout';
 import type { Finding, Remedy } from '../../core/finding/finding';
 import './bench.css';
 
+const BriefPanel = lazy(async () => ({ default: (await import('../panels/brief-panel')).BriefPanel }));
+const PowerPanel = lazy(async () => ({ default: (await import('../panels/power-panel')).PowerPanel }));
+const LampsPanel = lazy(async () => ({ default: (await import('../panels/lamps-panel')).LampsPanel }));
+const TryPanel = lazy(async () => ({ default: (await import('../panels/try-panel')).TryPanel }));
 const PowerCutChart = lazy(() => import('../drawings/charts/power-cut-chart'));
 const CellLifeChart = lazy(() => import('../drawings/charts/cell-life-chart'));
 const Scope = lazy(async () => ({ default: (await import('../drawings/charts/scope')).Scope }));
@@ -160,11 +160,15 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
         })}
       </nav>
       <div className="work">
-        {stage === 'brief' && <BriefPanel {...panel} />}
-        {stage === 'power' && <PowerPanel {...panel} />}
-        {stage === 'lamps' && <LampsPanel {...panel} />}
-        {stage === 'circuit' && <CircuitPanel {...panel} />}
-        {stage === 'try' && <TryPanel {...panel} cut={cut} alight={alight} controls={controls} live={live} />}
+        <Suspense fallback={<div className="choices" />}>
+          {stage === 'brief' && <BriefPanel {...panel} />}
+          {stage === 'power' && <PowerPanel {...panel} />}
+          {stage === 'lamps' && <LampsPanel {...panel} />}
+          {stage === 'circuit' && <CircuitPanel {...panel} />}
+          {stage === 'try' && (
+            <TryPanel {...panel} cut={cut} alight={alight} controls={controls} live={live} />
+          )}
+        </Suspense>
         <section className="picture" aria-label="Drawings of the job">
           <div className="tabs" role="tablist">
             {(['circuit', 'behaviour', 'compare'] as const).map((k) => (

@@ -5,14 +5,14 @@ import { More } from '../fields/more';
 import { NumberField } from '../fields/number-field';
 import { SliderField } from '../fields/slider-field';
 import { useLayoutStore } from '../store/layout-store';
-import { useTask } from '../workers/use-task';
+import { StudyRunner, useTask } from '../workers/use-task';
 import { inOrder } from '../../core/document/layout';
 import { shareOfLightness } from '../../core/light/lightness';
 import { FULL_LUX, nearestWord, wantedWords, windowLightness } from '../../core/light/wanted';
 import { wattsName } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
 import { sumByHand } from '../../core/study/by-hand';
-import { likedLux, type Offer, type Proposal } from '../../core/study/proposal';
+import type { Offer, Proposal } from '../../core/study/proposal';
 import type { PanelProps } from './panel-props';
 
 type WordId = (typeof wantedWords)[number]['id'];
@@ -177,9 +177,12 @@ function Liked({ layout, jobId, groupId, onLike }: LikedProps) {
   const [volts, setVolts] = useState(9.5);
   const [ohms, setOhms] = useState(0);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const like = (): void => {
+  const [busy, setBusy] = useState(false);
+  const like = async (): Promise<void> => {
+    const runner = new StudyRunner();
+    setBusy(true);
     try {
-      const lux = likedLux(layout, jobId, groupId, volts, ohms);
+      const lux = await runner.run((tasks) => tasks.likedLux(layout, jobId, groupId, volts, ohms));
       if (!(lux >= 0.1)) setRefusal(`At ${volts} V these lamps are dark.`);
       else {
         setRefusal(null);
@@ -187,6 +190,9 @@ function Liked({ layout, jobId, groupId, onLike }: LikedProps) {
       }
     } catch (error) {
       setRefusal(error instanceof Error ? error.message : String(error));
+    } finally {
+      runner.stop();
+      setBusy(false);
     }
   };
   return (
@@ -207,7 +213,9 @@ function Liked({ layout, jobId, groupId, onLike }: LikedProps) {
           limits={{ least: 0, most: 1e6, range: '0 Ω to 1 MΩ' }}
           onCommit={setOhms}
         />
-        <Button onClick={like}>Want that</Button>
+        <Button disabled={busy} onClick={() => void like()}>
+          Want that
+        </Button>
       </div>
       {refusal && (
         <p className="field-refusal" role="alert">

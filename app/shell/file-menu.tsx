@@ -1,10 +1,12 @@
-import { Button, Modal } from 'antd';
-import { useRef, useState } from 'react';
+import { Button } from 'antd';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { emptyLayout } from '../../core/study/new-coach';
+import { emptyLayout } from '../../core/document/empty-layout';
 import { exportLayout, importLayout } from '../storage/files';
 import { useLayoutStore } from '../store/layout-store';
 import type { FileComplaint } from '../../core/document/file';
+
+const RefusedFile = lazy(() => import('./refused-file'));
 
 /** Export and import of the layout as a file. */
 export function FileMenu() {
@@ -50,26 +52,11 @@ export function FileMenu() {
           e.target.value = '';
         }}
       />
-      <Modal
-        open={refused !== null}
-        title={`${refused?.name ?? ''} was not opened`}
-        onCancel={() => setRefused(null)}
-        footer={
-          <Button type="primary" onClick={() => setRefused(null)}>
-            Back to the open layout
-          </Button>
-        }
-      >
-        <p>The open layout is as it was. What is wrong with the file:</p>
-        <ul className="complaints" data-testid="complaints">
-          {refused?.complaints.map((c) => (
-            <li key={`${c.path} ${c.reason}`}>
-              {c.path !== '' && <code>{c.path}: </code>}
-              {c.reason}
-            </li>
-          ))}
-        </ul>
-      </Modal>
+      <Suspense fallback={null}>
+        {refused && (
+          <RefusedFile name={refused.name} complaints={refused.complaints} onClose={() => setRefused(null)} />
+        )}
+      </Suspense>
     </>
   );
 }

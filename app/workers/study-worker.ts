@@ -7,7 +7,7 @@ import { compareStudy, type ComparedWay, type FailedWay } from '../../core/study
 import { inrushStudy, type InrushStudy } from '../../core/study/inrush';
 import { LiveRun, type RunControls, type RunSample, type RunStart } from '../../core/study/live-run';
 import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
-import { proposeDrive, type Proposal } from '../../core/study/proposal';
+import { likedLux, proposeDrive, type Proposal } from '../../core/study/proposal';
 import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
 import { offerSchool, schools } from '../../core/study/schools';
@@ -48,6 +48,9 @@ const tasks = {
   },
   propose(layout: Layout, jobId: string, groupId: string): Proposal | null {
     return proposeDrive(layout, jobId, groupId);
+  },
+  likedLux(layout: Layout, jobId: string, groupId: string, volts: number, ohms: number): number {
+    return likedLux(layout, jobId, groupId, volts, ohms);
   },
   rectifierCosts(layout: Layout, jobId: string): ReturnType<typeof rectifierCosts> {
     return rectifierCosts(layout, jobId);

@@ -142,7 +142,7 @@ export class System {
     const switched = this.switchStamps.length > 0;
     this.buildRight(span);
     if (!tangentsHeld) {
-      for (let k = 0; k < nonlinear; k++) this.linearise(k, x[endA[k]] - x[endB[k]], NaN, 0);
+      for (let k = 0; k < nonlinear; k++) this.linearise(k, 0);
     }
     const { bank } = this;
     const regulated = bank.count > 0;
@@ -187,7 +187,7 @@ export class System {
       for (let k = 0; k < nonlinear; k++) {
         const across = x[endA[k]] - x[endB[k]];
         const assumed = offset[k] + siemens[k] * across;
-        if (this.linearise(k, across, assumed, turn)) settled = false;
+        if (this.linearise(k, turn)) settled = false;
         const now = Math.abs(offset[k] + siemens[k] * across);
         if (now > greatest) greatest = now;
         const miss = Math.abs(Math.abs(assumed) - now) - tolerance.relative * now;
@@ -268,11 +268,13 @@ export class System {
   }
 
   /**
-   * Replaces branch `k` by the tangent of its law at a voltage, the junction's step shortened where needed.
-   * @param assumed the current the last tangent gave; NaN to take the voltage as it is
+   * Replaces branch `k` by the tangent of its law at the voltage over it, the junction's step shortened where needed.
+   * @param turn of the iteration; 0 to take the voltage as it is
    * @returns whether another point than the one asked for was taken
    */
-  private linearise(k: number, across: number, assumed: number, turn: number): boolean {
+  private linearise(k: number, turn: number): boolean {
+    const across = this.x[this.endA[k]] - this.x[this.endB[k]];
+    const assumed = turn === 0 ? NaN : this.offset[k] + this.siemens[k] * across;
     const { junctions, limiters } = this.plan;
     const { law } = this;
     const junctionCount = junctions.ids.length;
@@ -292,8 +294,10 @@ export class System {
     const count = junctions.count[k];
     const before = this.inner[k];
     let volts: number;
-    if (ohms > 0) volts = this.innerVolts(across, k);
-    else {
+    if (ohms > 0) {
+      this.findInner(k);
+      volts = this.inner[k];
+    } else {
       volts = across / count;
       junctionCurrent(volts, is, slope, anchor, law);
     }
@@ -323,9 +327,10 @@ export class System {
 
   /**
    * The voltage over each junction of a chain with series resistance, from the voltage over the
-   * chain; near enough for the tangent there to give the chain's current. Leaves the law at it.
+   * chain; near enough for the tangent there to give the chain's current. Leaves it in `inner`, and
+   * the law at it. (Figures go in and out by arrays: a number handed over costs an allocation here.)
    */
-  private innerVolts(across: number, k: number): number {
+  private findInner(k: number): void {
     const { junctions } = this.plan;
     const { law } = this;
     const is = junctions.saturation[k];
@@ -334,17 +339,21 @@ export class System {
     const ohms = junctions.seriesOhms[k];
     const count = junctions.count[k];
     const critical = junctions.critical[k];
+    const across = this.x[this.endA[k]] - this.x[this.endB[k]];
     let volts = this.inner[k];
     if (across < count * critical && across > -count * anchor && volts > across / count)
       volts = across / count;
     for (let i = 0; i < 60; i++) {
       junctionCurrent(volts, is, slope, anchor, law);
       const step = (count * volts + ohms * law[0] - across) / (count + ohms * law[1]);
-      if (Math.abs(step) <= 1e-5 * slope) return volts;
+      if (Math.abs(step) <= 1e-5 * slope) {
+        this.inner[k] = volts;
+        return;
+      }
       volts = limitedVolts(volts - step, volts, slope, critical, anchor);
     }
     this.innerLost = true;
-    return volts;
+    this.inner[k] = volts;
   }
 
   private conductanceSlots(a: number, b: number): [number, number, number, number] {

@@ -65,6 +65,26 @@ describe('a station stop on DC', () => {
     expect(f.figures.firstShowShare).toBeLessThan(0.36);
     expect(f.remedies.map((r) => r.label).join()).toMatch(/reservoir.*Feed it from/);
   });
+  test('each of its remedies clears it', () => {
+    const layout = layoutWith((job, draft) => {
+      draft.supplies.loop = usualSupply('ac-track', 'H0', 2) as Layout['supplies'][string];
+      supply(draft, 'dc-track');
+      Object.assign(job.conditioning, { reservoir: null, chargeResistor: null });
+    });
+    const f = checkJob(layout, demoJob).find((x) => x.rule === 'station-stop')!;
+    expect(f.remedies.length).toBeGreaterThanOrEqual(2);
+    for (const r of f.remedies) {
+      const after = checkJob(patched(layout, r.patches), demoJob);
+      expect(
+        after.find((x) => x.rule === 'station-stop'),
+        r.label,
+      ).toBeUndefined();
+      expect(
+        after.filter((x) => x.severity === 'stop'),
+        r.label,
+      ).toEqual([]);
+    }
+  });
   test('a reservoir, or another supply, and it is quiet', () => {
     expect(
       stop((job) => void (job.conditioning.reservoir = { farads: 1e-3, ratedVolts: 25 })),

@@ -5,8 +5,18 @@ import { patched } from '../document/patch';
 import { checkJob } from './check';
 import { rules } from './rules';
 
-/** Rules that name a cure in words, as no single change is one; and flicker, which few generated jobs have, with tests of its own. */
-const withoutRemedy = ['supply-overload', 'cell-load', 'cell-hours', 'limiter-headroom', 'flicker'];
+/**
+ * Rules that name a cure in words, as no single change is one; and two that few generated jobs have,
+ * whose remedies are applied in tests of their own.
+ */
+const withoutRemedy = [
+  'supply-overload',
+  'cell-load',
+  'cell-hours',
+  'limiter-headroom',
+  'flicker',
+  'station-stop',
+];
 
 const cured = new Map<string, number>();
 

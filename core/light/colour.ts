@@ -1,4 +1,17 @@
-import { clampChroma, converter, formatHex } from 'culori';
+import {
+  clampChroma,
+  converter,
+  formatHex,
+  modeLrgb,
+  modeOklab,
+  modeOklch,
+  modeRgb,
+  modeXyz65,
+  useMode as register,
+} from 'culori/fn';
+
+// Only the spaces that are used, so that the rest of the library stays out of the built application.
+for (const mode of [modeRgb, modeLrgb, modeXyz65, modeOklab, modeOklch]) register(mode);
 
 const toRgb = converter('rgb');
 

@@ -1,4 +1,5 @@
-import { converter } from 'culori';
+import { converter } from 'culori/fn';
+// Also registers the colour spaces.
 import { planckianXy } from './colour';
 import type { LedPart } from '../part/led';
 import type { Tint } from '../part/tint';

@@ -1,4 +1,4 @@
-import { Matrix, solve } from 'ml-matrix';
+import { Matrix, QrDecomposition } from 'ml-matrix';
 import { THERMAL_VOLTS } from './junction-model';
 
 /** What a person read with the lamp on the bench: volts across it, current through it. */
@@ -46,7 +46,7 @@ export function fitReadings(readings: readonly LampReading[]): FittedCurve {
   ): number[] => {
     const matrix = new Matrix(readings.map((r) => columns.map((c) => c(r))));
     const right = Matrix.columnVector(readings.map((r) => r.volts - known(r)));
-    return solve(matrix, right, true).to1DArray();
+    return new QrDecomposition(matrix).solve(right).to1DArray();
   };
   const log = (r: LampReading): number => THERMAL_VOLTS * Math.log(r.amps);
   const one = (): number => 1;

@@ -123,17 +123,3 @@ export function freeName(layout: Layout, word: string): string {
   while (names.has(`${word} ${n}`)) n++;
   return `${word} ${n}`;
 }
-
-/** A layout with nothing in it yet. */
-export function emptyLayout(name: string): Layout {
-  return {
-    format: 'hazel-spark-layout',
-    version: 2,
-    name,
-    scale: 'H0',
-    currency: 'EUR',
-    supplies: {},
-    jobs: {},
-    drawer: { resistors: {}, reservoirs: {}, lamps: {} },
-  };
-}

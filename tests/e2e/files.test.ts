@@ -54,7 +54,7 @@ describe('files', () => {
     [
       'newer',
       'newer.hazel.json',
-      text.replace('"version":1', '"version":12'),
+      text.replace('"version":2', '"version":12'),
       /newer Hazel Spark \(version 12/,
     ],
     ['foreign', 'foreign.json', '{"format":"shopping-list","version":1}', /not a Hazel Spark layout/],

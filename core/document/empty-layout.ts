@@ -1,0 +1,15 @@
+import { FORMAT, VERSION, type Layout } from './layout';
+
+/** A layout with nothing in it yet. */
+export function emptyLayout(name: string): Layout {
+  return {
+    format: FORMAT,
+    version: VERSION,
+    name,
+    scale: 'H0',
+    currency: 'EUR',
+    supplies: {},
+    jobs: {},
+    drawer: { resistors: {}, reservoirs: {}, lamps: {} },
+  };
+}
