@@ -18,18 +18,22 @@ export function useAutosave(): SaveState {
   const [state, setState] = useState<SaveState>({ kind: 'idle' });
   useEffect(() => {
     if (!layout || revision === 0) return;
+    // Said at once: "Saved" must never stand beside an edit that is not.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setState({ kind: 'saving' });
+    let current = true;
     const write = (): void => {
-      setState({ kind: 'saving' });
       const at = new Date();
       save(layout, at.getTime()).then(
-        () => setState({ kind: 'saved', at }),
-        () => setState({ kind: 'failed' }),
+        () => current && setState({ kind: 'saved', at }),
+        () => current && setState({ kind: 'failed' }),
       );
     };
     const timer = setTimeout(write, QUIET_MS);
     // A tab that closes within the pause must not lose the last edit.
     addEventListener('pagehide', write);
     return () => {
+      current = false;
       clearTimeout(timer);
       removeEventListener('pagehide', write);
     };
