@@ -7,7 +7,7 @@ import { inOrder } from '../../core/document/layout';
 import { supplyKind, supplyKinds, type SupplyKindName } from '../../core/supply';
 import { useTask } from '../workers/use-task';
 import { formatQuantity } from '../../core/quantity/format';
-import { SupplyFields } from './supply-fields';
+import { SupplyFields } from './supplies';
 import { WiringFields } from './wiring-fields';
 import type { RectifierName } from '../../core/document/coach-record';
 import type { PanelProps } from './panel-props';

@@ -1,0 +1,213 @@
+import { describe, expect, test } from 'vitest';
+import { demo, demoJob } from '../../tests/generated';
+import { checkLayout, writeLayout } from '../document/file';
+import { emptyLayout } from '../document/empty-layout';
+import { change, patched } from '../document/patch';
+import { usualSupply } from '../document/usual-supply';
+import { wantedWords } from '../light/wanted';
+import { checkJob } from '../finding/check';
+import { supplyKinds, type SupplyKindName } from '../supply';
+import { benchOf } from './bench';
+import { costOf, jointsOf } from './bill';
+import { chargingWays } from './charging';
+import { refusedCombination } from './combination';
+import { compareStudy } from './compare';
+import { coachSorts, freeName, newCoach, usualLength } from './new-coach';
+import { oldBulbs, oldBulbsOfRake } from './old-bulbs';
+import { rectifierCosts } from './rectifier-costs';
+import { firstGroup, layLamps, offerSchool, schools } from './schools';
+import { steadyStudy } from './steady';
+import { meanLux, spreadPlaces, windowLight } from './window-light';
+import type { Layout } from '../document/layout';
+
+const kinds = Object.keys(supplyKinds) as SupplyKindName[];
+const luxOf = (layout: Layout, jobId: string): number => {
+  const bench = benchOf(layout, jobId);
+  return meanLux(windowLight(bench.job, steadyStudy(bench)));
+};
+
+describe('a new coach, from few answers', () => {
+  const wishes = coachSorts.flatMap((sort) => kinds.map((kind) => [sort.id, kind] as const));
+  test.each(wishes)('%s on %s: lit, sized, nothing to stop for, and a file that opens', (sort, kind) => {
+    const empty = emptyLayout('Trial');
+    const { layout, jobId } = newCoach(empty, {
+      sort,
+      name: 'Trial coach',
+      lengthMillimetres: usualLength(sort, empty),
+      wantedLux: 55,
+      supply: { kind },
+    });
+    const stops = checkJob(layout, jobId).filter((f) => f.severity === 'stop');
+    expect(stops.map((f) => f.sentence)).toEqual([]);
+    // A coin cell lights its four lamps as it can; everything else is sized within what E12 leaves.
+    const lux = luxOf(layout, jobId);
+    expect(lux).toBeGreaterThan(kind === 'cell' ? 10 : 40);
+    expect(lux).toBeLessThan(75);
+    const read = checkLayout(JSON.parse(writeLayout(layout)));
+    expect(read.ok).toBe(true);
+  });
+  test('a supply that is there is used, not added again; names and ids stay apart', () => {
+    const wish = {
+      sort: 'open',
+      name: 'Another',
+      lengthMillimetres: 230,
+      wantedLux: 110,
+      supply: { id: 'track' },
+    } as const;
+    const first = newCoach(demo(), wish);
+    expect(Object.keys(first.layout.supplies)).toEqual(Object.keys(demo().supplies));
+    const second = newCoach(first.layout, wish);
+    expect(second.jobId).not.toBe(first.jobId);
+    expect(freeName(first.layout, 'Another')).toBe('Another 2');
+    expect(patched(first.layout, first.inverse)).toEqual(demo());
+  });
+});
+
+describe('schools', () => {
+  const supplies = change(demo(), (draft) => {
+    for (const kind of kinds)
+      draft.supplies[`try-${kind}`] = usualSupply(kind, 'H0', 9) as Layout['supplies'][string];
+  }).layout;
+  const offers = schools.flatMap((school) => kinds.map((kind) => [school.id, kind] as const));
+  test.each(offers)('%s on %s is refused with figures, or stands with nothing to stop for', (id, kind) => {
+    const school = schools.find((s) => s.id === id)!;
+    const offer = offerSchool(supplies, demoJob, school, `try-${kind}`);
+    if (offer.patches === null) {
+      expect(offer.refused).toMatch(/\d.* V/);
+      return;
+    }
+    const laid = patched(supplies, offer.patches);
+    expect(refusedCombination(laid, demoJob)).toBeNull();
+    for (const p of offer.patches) expect(p.path.slice(0, 2)).toEqual(['jobs', demoJob]);
+    expect(luxOf(laid, demoJob)).toBeGreaterThan(1);
+    const stops = checkJob(laid, demoJob).filter((f) => f.severity === 'stop');
+    expect(stops.map((f) => f.sentence)).toEqual([]);
+  });
+  test('lamps are laid evenly, in the first group, with the tint there was', () => {
+    const laid = change(demo(), (draft) => {
+      for (const l of Object.values(draft.jobs[demoJob].lamps)) l.tint = 'amber-film';
+      layLamps(draft.jobs[demoJob], 'strip-warm', 4);
+    }).layout.jobs[demoJob];
+    const lamps = Object.values(laid.lamps);
+    expect(lamps.map((l) => l.placeMillimetres)).toEqual(spreadPlaces(4, 224));
+    expect(new Set(lamps.map((l) => `${l.groupId} ${l.tint}`))).toEqual(new Set(['roof amber-film']));
+    const bare = change(demo(), (draft) => {
+      draft.jobs[demoJob].groups = {};
+      firstGroup(draft.jobs[demoJob]);
+    }).layout.jobs[demoJob];
+    expect(Object.keys(bare.groups)).toEqual(['roof']);
+  });
+});
+
+describe('ways side by side', () => {
+  test('joints by hand: a coach of seven lamps with a resistor each behind bridge, charge resistor and reservoir', () => {
+    // Two at the rails, four at the bridge, two at the charge resistor, two at the reservoir, and for each
+    // lamp two of its own and two of its resistor's.
+    expect(jointsOf(benchOf(demo(), demoJob).assembly)).toBe(2 + 4 + 2 + 2 + 7 * 4);
+  });
+  test('a strip is one piece: two joints however many units', () => {
+    const units = (n: number): number => {
+      const layout = change(demo(), (draft) => {
+        layLamps(draft.jobs[demoJob], 'strip-warm', n);
+        draft.jobs[demoJob].groups.roof.drive = 'resistor-shared';
+      }).layout;
+      return jointsOf(benchOf(layout, demoJob).assembly);
+    };
+    expect(units(1)).toBe(units(4));
+  });
+  test('the drawer’s price goes before the typical one', () => {
+    const cost = (price: number): number => {
+      const layout = change(demo(), (draft) => void (draft.drawer.resistors.r4k7.price = price)).layout;
+      const bench = benchOf(layout, demoJob);
+      return costOf(bench.assembly, layout, bench.supply);
+    };
+    expect(cost(1.03) - cost(0.03)).toBeCloseTo(7, 9);
+  });
+  test('the saloon and its AC variant give the same light; a variant that cannot be is named, not hidden', () => {
+    const [now, ac] = compareStudy(demo(), 'open-saloon');
+    if ('failure' in now || 'failure' in ac) throw new Error('both can be worked out');
+    expect(ac.lux / now.lux).toBeCloseTo(1, 1);
+    // Behind a reservoir on AC the current comes in gulps: true RMS stands well above the mean.
+    expect(ac.supplyRmsAmps / ac.supplyAmps).toBeGreaterThan(1.5);
+    const broken = change(demo(), (draft) => {
+      draft.jobs['open-saloon'].variants.ac.patches = [
+        { op: 'replace', path: ['jobs', 'open-saloon', 'groups', 'gone', 'ohms'], value: 5 },
+      ];
+    }).layout;
+    expect(compareStudy(broken, 'open-saloon')[1]).toMatchObject({
+      failure: expect.stringMatching(/no longer there/),
+    });
+  });
+  test('60 mA of DC behind bridge and reservoir are 120 to 165 mA true RMS on the AC side (common practice, no source)', () => {
+    const layout = change(demo(), (draft) => {
+      draft.supplies.track = {
+        ...usualSupply('ac-track', 'H0', 1),
+        rmsVolts: 16,
+        highestRmsVolts: 16,
+      } as Layout['supplies'][string];
+      const job = draft.jobs[demoJob];
+      layLamps(job, 'strip-warm', 3);
+      Object.assign(job.groups.roof, { drive: 'none' });
+      Object.assign(job.conditioning, {
+        chargeResistor: null,
+        reservoir: { farads: 1e-3, ratedVolts: 35 },
+        regulator: { outVolts: 12, dropoutVolts: 1.2, quiescentAmps: 0 },
+      });
+    }).layout;
+    const steady = steadyStudy(benchOf(layout, demoJob));
+    expect(steady.supplyAmps.mean).toBeGreaterThan(0.055);
+    expect(steady.supplyAmps.mean).toBeLessThan(0.065);
+    expect(steady.supplyRmsAmps).toBeGreaterThan(0.12);
+    expect(steady.supplyRmsAmps).toBeLessThan(0.2);
+  });
+  test('old bulbs on the job’s supply, and those of the rake together', () => {
+    const bulbs = oldBulbs(demo(), demoJob)!;
+    expect(bulbs.volts).toBe(15);
+    expect(bulbs.amps).toBeGreaterThan(0.22);
+    expect(oldBulbsOfRake(demo())).toBeCloseTo(bulbs.amps, 12);
+    expect(oldBulbs(demo(), 'open-saloon')).toBeNull();
+  });
+});
+
+describe('ways to charge', () => {
+  const [straight, inLine, withDiode] = chargingWays(demo(), demoJob);
+  test('straight, the track and source resistance alone limit; a resistor makes it V / R (closed form)', () => {
+    // 15 V less the bridge over 0.4 ohm and the bridge's own resistance; over 100.4 ohm.
+    expect(straight.peakAmps).toBeGreaterThan(15);
+    expect(straight.peakAmps).toBeLessThan(15 / 0.4);
+    expect(inLine.peakAmps).toBeGreaterThan(12.5 / 100.4);
+    expect(inLine.peakAmps).toBeLessThan(15 / 100.4);
+  });
+  test('the diode gives the light of no resistor with the inrush of one', () => {
+    expect(withDiode.lux / straight.lux).toBeCloseTo(1, 2);
+    expect(withDiode.lux).toBeGreaterThan(inLine.lux * 1.05);
+    expect(withDiode.peakAmps).toBeLessThan(inLine.peakAmps * 1.5);
+    expect([straight, inLine, withDiode].map((w) => w.isNow)).toEqual([false, true, false]);
+  });
+  test('without a reservoir there is nothing to charge', () => {
+    const layout = change(demo(), (draft) => void (draft.jobs[demoJob].conditioning.reservoir = null)).layout;
+    expect(chargingWays(layout, demoJob)).toEqual([]);
+  });
+});
+
+test('what each rectifier costs: two junctions twice one, Schottky less than silicon', () => {
+  const costs = rectifierCosts(demo(), demoJob);
+  expect(costs['silicon-bridge']! / costs['half-wave']!).toBeGreaterThan(1.5);
+  expect(costs['schottky-bridge']!).toBeLessThan(costs['silicon-bridge']! / 2);
+  expect(costs['silicon-diodes']).toBeCloseTo(costs['silicon-bridge']!, 9);
+  expect(Object.keys(costs)).not.toContain('none');
+});
+
+test('wanted in words: every word is reached on DCC within what E12 leaves, as far as lamps bear it', () => {
+  for (const { lux } of wantedWords) {
+    const made = newCoach(demo(), {
+      sort: 'compartment',
+      name: 'W',
+      lengthMillimetres: 224,
+      wantedLux: lux,
+      supply: { id: 'track' },
+    });
+    expect(luxOf(made.layout, made.jobId) / lux).toBeGreaterThan(0.75);
+    expect(luxOf(made.layout, made.jobId) / lux).toBeLessThan(1.3);
+  }
+});
