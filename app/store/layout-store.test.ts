@@ -1,0 +1,75 @@
+import { beforeEach, describe, expect, test } from 'vitest';
+import { demo, demoJob } from '../../tests/generated';
+import { change } from '../../core/document/patch';
+import { useLayoutStore } from './layout-store';
+import { usualJobControls, useRunStore } from './run-store';
+
+const store = () => useLayoutStore.getState();
+const lux = (): number => store().layout!.jobs[demoJob].wantedLux;
+const want = (figure: number, key?: string): void =>
+  store().edit('Wanted light', (draft) => void (draft.jobs[demoJob].wantedLux = figure), key);
+
+beforeEach(() => store().open(demo()));
+
+describe('edits as patches', () => {
+  test('undo and redo walk to and fro, and a new edit ends what was taken back', () => {
+    want(20);
+    want(30);
+    store().undo();
+    expect(lux()).toBe(20);
+    store().undo();
+    expect(store().layout).toEqual(demo());
+    store().redo();
+    expect(lux()).toBe(20);
+    want(40);
+    expect(store().future).toEqual([]);
+    store().undo();
+    expect(lux()).toBe(20);
+  });
+  test('a drag is one step back; another drag is another', () => {
+    for (const figure of [50, 60, 70]) want(figure, 'by-feel');
+    expect(store().past).toHaveLength(1);
+    store().undo();
+    expect(lux()).toBe(demo().jobs[demoJob].wantedLux);
+    store().redo();
+    want(80, 'by-feel');
+    expect(store().past).toHaveLength(2);
+  });
+  test('an edit that changes nothing is no step, and no reason to save', () => {
+    const { revision } = store();
+    want(lux());
+    expect(store().past).toEqual([]);
+    expect(store().revision).toBe(revision);
+  });
+  test('a remedy whose path has gone says so, and nothing is changed', () => {
+    const { patches } = change(
+      demo(),
+      (draft) => void (draft.jobs[demoJob].conditioning.reservoir!.ratedVolts = 35),
+    );
+    store().edit('Reservoir', (draft) => void (draft.jobs[demoJob].conditioning.reservoir = null));
+    const before = store().layout;
+    expect(store().apply('Fit', patches)).toMatch(/no longer there/);
+    expect(store().layout).toBe(before);
+  });
+  test('another layout in its place can be taken back', () => {
+    const other = { ...demo(), name: 'Saltmarsh Halt' };
+    store().replace('Open', other);
+    expect(store().layout!.name).toBe('Saltmarsh Halt');
+    store().undo();
+    expect(store().layout).toEqual(demo());
+  });
+});
+
+describe('controls of the moment', () => {
+  test('are kept by job, and lie outside undo', () => {
+    useRunStore.getState().set('one', { throttle: 0.4 });
+    useRunStore.getState().set('one', { power: false });
+    useRunStore.getState().set('two', { direction: 'reverse' });
+    expect(useRunStore.getState().jobs).toEqual({
+      one: { throttle: 0.4, power: false },
+      two: { direction: 'reverse' },
+    });
+    expect(store().past).toEqual([]);
+    expect(usualJobControls.power).toBe(true);
+  });
+});
