@@ -30,6 +30,8 @@ export interface PeriodicOptions {
 }
 
 const MOST_ITERATIONS = 60;
+/** Error allowed within the one period that is repeated: less than in a long run, as it stands for all of them. */
+const PERIOD_ERROR = 1e-3;
 /** A charge that a period changes by less than this share of itself stands still for all that can be seen. */
 const STILL = 2e-10;
 /** A fixed point enclosed to this share is found; within it the rounding of a period decides the sign. */
@@ -145,7 +147,12 @@ export function periodicSteadyState(
   const lap = (stored: Float64Array, watch: readonly Probe[]): Transient =>
     new Transient(
       plan,
-      { stop: period, longestStep: period / 2, start: { stored }, relative: options.relative },
+      {
+        stop: period,
+        longestStep: period / 2,
+        start: { stored },
+        relative: options.relative ?? PERIOD_ERROR,
+      },
       watch,
     );
   let stored = options.guess ? Float64Array.from(options.guess) : restStates(rest);

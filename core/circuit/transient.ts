@@ -375,7 +375,7 @@ export class Transient {
         ERROR * (rates[s] / STAGE - stageRates[s] / (STAGE * (1 - STAGE)) + endRates[s] / (1 - STAGE)),
       );
       const scale = Math.max(this.scales[s], Math.abs(endRates[s]));
-      const perCycle = (Math.sqrt(this.usual[s] * scale) * this.grain) / (STEPS_PER_CYCLE * h);
+      const perCycle = (CYCLE_SHARES * Math.sqrt(this.usual[s] * scale) * this.grain) / h;
       const allowed = this.relative * (scale + perCycle) + (s < capacitors ? 1e-10 : 1e-8);
       if (!(error <= worst * allowed)) worst = error / allowed;
     }
@@ -457,10 +457,11 @@ export class Transient {
 }
 
 /**
- * What moves to and fro in one cycle of a source is judged over the cycle: each of about this many
- * steps may miss its share of the charge the cycle moves.
+ * What moves to and fro in one cycle of a source is judged over the cycle: a step may miss this many
+ * times the allowed share of the charge the cycle moves. At 5 the averages of a DCC coach that charges
+ * from nothing lie within 0.15 % of those at a hundredth of the allowed error.
  */
-const STEPS_PER_CYCLE = 0.5;
+const CYCLE_SHARES = 5;
 /** Steps taken at least while a source moves between two corners. */
 const MOVING_STEPS = 2;
 
