@@ -1,4 +1,5 @@
 import { nearestWord } from '../light/wanted';
+import { checkLayout } from '../document/file';
 import { patched, type Patch } from '../document/patch';
 import { inOrder, type Layout } from '../document/layout';
 import { benchOf } from './bench';
@@ -44,11 +45,23 @@ export function compareStudy(layout: Layout, jobId: string): (ComparedWay | Fail
   ];
   return ways.map(({ variantId, name, patches }) => {
     try {
-      return { variantId, ...wayOf(patched(layout, patches), jobId), name };
+      return { variantId, ...wayOf(laidOut(layout, patches), jobId), name };
     } catch (error) {
       return { variantId, name, failure: error instanceof Error ? error.message : String(error) };
     }
   });
+}
+
+/**
+ * A layout with a variant's patches, checked like a file: a variant comes from one.
+ * @throws Error naming the path when a patch has nowhere to go, or makes what no layout can hold
+ */
+function laidOut(layout: Layout, patches: readonly Patch[]): Layout {
+  const laid = patched(layout, patches);
+  if (patches.length === 0) return laid;
+  const read = checkLayout(laid);
+  if (!read.ok) throw new Error(`${read.complaints[0].path}: ${read.complaints[0].reason}`);
+  return read.layout;
 }
 
 function wayOf(layout: Layout, jobId: string): Omit<ComparedWay, 'variantId' | 'name'> {
