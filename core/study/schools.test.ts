@@ -137,6 +137,23 @@ describe('ways side by side', () => {
     expect(compareStudy(broken, 'open-saloon')[1]).toMatchObject({
       failure: expect.stringMatching(/no longer there/),
     });
+    const hostile = (path: (string | number)[], value: unknown) =>
+      compareStudy(
+        change(demo(), (draft) => {
+          draft.jobs['open-saloon'].variants.ac.patches = [
+            { op: 'replace', path: ['jobs', 'open-saloon', ...path], value },
+          ];
+        }).layout,
+        'open-saloon',
+      )[1];
+    expect(hostile(['groups', 'roof', 'ohms'], 'much')).toMatchObject({
+      failure: expect.stringMatching(/groups\.roof\.ohms/),
+    });
+    expect(hostile(['supplyId'], 'ghost')).toMatchObject({
+      failure: expect.stringMatching(/no supply “ghost”/),
+    });
+    expect(hostile(['__proto__', 'polluted'], true)).toHaveProperty('failure');
+    expect(({} as Record<string, unknown>).polluted).toBeUndefined();
   });
   test('60 mA of DC behind bridge and reservoir are 120 to 165 mA true RMS on the AC side (common practice, no source)', () => {
     const layout = change(demo(), (draft) => {
