@@ -5,58 +5,91 @@ import { steadyStudy, type SteadyStudy } from './steady';
 import type { Supply } from '../supply';
 import type { Bench } from './bench';
 
-/** A steady supply that does behind a full bridge, over many bits, what a DCC track does. */
+/** A steady supply that does behind a full bridge, over many cycles, what a fast one does. */
 export interface Envelope {
   readonly supply: Supply;
-  /** Light of the track's own bits over that of the steady supply. */
+  /** Light of the supply's own cycles over that of the steady supply. */
   readonly lightFactor: number;
-  /** The same for the mean voltage of the roof line, which dips at every edge where no reservoir holds it. */
+  /** The same for the mean voltage of the roof line, which dips in every cycle where no reservoir holds it. */
   readonly roofFactor: number;
+  /** The same for the mean current drawn. */
+  readonly ampsFactor: number;
 }
 
 const TURNS = 12;
+/** Pulses from this many a second on are too many to be followed one by one in a long run. */
+const FAST_HERTZ = 1000;
+const LEAST_SHARE = 0.02;
 
-/** Whether a job's long runs can be taken on the envelope: DCC behind a full bridge. */
+/** Height and source resistance of a supply that is there for a share of the time, and that share. */
+interface Cycle {
+  readonly volts: number;
+  readonly ohms: number;
+  /** Share of the time in which it is there at all; edges are counted apart. */
+  readonly share: number;
+  /** Microsecond edges between its two sides, for each second. */
+  readonly edgesPerSecond: number;
+}
+
+/** What repeats fast in a supply; null where it is slow enough to be followed, or steady. */
+function cycleOf({ supply, controls }: Bench): Cycle | null {
+  if (supply.kind === 'dcc-track') {
+    const corners = dccCorners({
+      kind: 'dcc',
+      amplitude: 1,
+      bits: supply.bits,
+      oneHalf: ONE_HALF_SECONDS,
+      zeroHalf: supply.zeroHalfMicroseconds * 1e-6,
+    });
+    const seconds = corners[corners.length - 1][0];
+    return {
+      volts: supply.amplitudeVolts,
+      ohms: supply.trackOhms,
+      share: 1,
+      edgesPerSecond: (corners.length - 1) / 2 / seconds,
+    };
+  }
+  if (supply.kind !== 'dc-track' || supply.making !== 'pulse-width' || supply.pulseHertz < FAST_HERTZ)
+    return null;
+  const share = Math.min(1, Math.max(0, controls.throttle));
+  if (share < LEAST_SHARE || share > 1 - LEAST_SHARE) return null;
+  return { volts: supply.greatestVolts, ohms: supply.trackOhms, share, edgesPerSecond: 0 };
+}
+
+/** Whether a job's long runs can be taken on the envelope: DCC or fast pulses behind a full bridge. */
 export function hasEnvelope(bench: Bench): boolean {
-  return bench.supply.kind === 'dcc-track' && bench.assembly.parts.some((p) => p.kind === 'bridge');
+  return bench.assembly.parts.some((p) => p.kind === 'bridge') && cycleOf(bench) !== null;
 }
 
 /**
- * The envelope of a DCC track for a job behind a full bridge. Between edges the rectified track is
- * constant; at each edge the bridge conducts nothing for most of a microsecond, so the mean charging
- * current is that of the amplitude behind resistances divided by the share of time it conducts. What
- * is left (the bend of the bridge's diodes) is taken up by the amplitude and a factor on the light,
- * so that the steady state is the bit-by-bit one.
- * @param steady the bit-by-bit steady state
+ * The envelope of a fast supply for a job behind a full bridge. While it is there it is constant:
+ * the rectified DCC track between its edges, at each of which the bridge conducts nothing for most
+ * of a microsecond; pulses while they last. The mean charging current is then that of the height
+ * behind resistances divided by the share of time it conducts. What is left (the bend of the
+ * bridge's diodes) is taken up by the height, and by factors on light, roof volts and current, so
+ * that the steady state is that of the cycles themselves.
+ * @param steady the steady state of the cycles, at the bench's controls
  * @returns null where there is none (see `hasEnvelope`)
  */
 export function envelopeOf(bench: Bench, steady: SteadyStudy): Envelope | null {
-  const { supply, job } = bench;
-  if (supply.kind !== 'dcc-track' || !hasEnvelope(bench)) return null;
-  const corners = dccCorners({
-    kind: 'dcc',
-    amplitude: 1,
-    bits: supply.bits,
-    oneHalf: ONE_HALF_SECONDS,
-    zeroHalf: supply.zeroHalfMicroseconds * 1e-6,
-  });
-  const seconds = corners[corners.length - 1][0];
-  const edges = (corners.length - 1) / 2;
+  const cycle = hasEnvelope(bench) ? cycleOf(bench) : null;
+  if (!cycle) return null;
   const behind = steady.reservoirVolts?.mean ?? 0;
-  const lost = (edges * EDGE_SECONDS * Math.min(1, Math.max(0, behind / supply.amplitudeVolts))) / seconds;
-  const path = supply.trackOhms + (job.conditioning.chargeResistor?.ohms ?? 0);
-  const wireOhms = supply.trackOhms + path * (1 / (1 - lost) - 1);
+  const atEdges = cycle.edgesPerSecond * EDGE_SECONDS * Math.min(1, Math.max(0, behind / cycle.volts));
+  const conducts = cycle.share - atEdges;
+  const path = cycle.ohms + (bench.job.conditioning.chargeResistor?.ohms ?? 0);
+  const wireOhms = cycle.ohms + path * (1 / conducts - 1);
   const bus = (volts: number): Supply => ({
     kind: 'layout-bus',
     volts,
     highestVolts: volts,
-    limitAmps: supply.limitAmps,
-    tripSeconds: supply.tripSeconds,
-    wireOhms,
+    limitAmps: 1,
+    tripSeconds: 1,
+    wireOhms: steady.reservoirVolts ? wireOhms : cycle.ohms,
   });
   const solved = (volts: number): SteadyStudy =>
     steadyStudy({ ...bench, supply: bus(volts), lowered: lower(bench.assembly, bus(volts)) });
-  let volts = supply.amplitudeVolts;
+  let volts = cycle.volts;
   let at = solved(volts);
   const wanted = steady.reservoirVolts?.mean;
   if (wanted !== undefined) {
@@ -68,11 +101,11 @@ export function envelopeOf(bench: Bench, steady: SteadyStudy): Envelope | null {
     }
   }
   const sum = (s: SteadyStudy): number => s.lamps.reduce((total, l) => total + l.lumens, 0);
-  const there = sum(at);
-  const roof = at.roofVolts?.mean ?? 0;
+  const over = (own: number, there: number): number => (there > 0 ? own / there : 1);
   return {
     supply: bus(volts),
-    lightFactor: there > 0 ? sum(steady) / there : 1,
-    roofFactor: steady.roofVolts && roof > 0 ? steady.roofVolts.mean / roof : 1,
+    lightFactor: over(sum(steady), sum(at)),
+    roofFactor: over(steady.roofVolts?.mean ?? 0, at.roofVolts?.mean ?? 0),
+    ampsFactor: over(steady.supplyAmps.mean, at.supplyAmps.mean),
   };
 }

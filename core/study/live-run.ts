@@ -8,10 +8,10 @@ import { lower } from '../assembly/lower';
 import { lumensAt } from '../part/led';
 import { tints } from '../part/tint';
 import { tintedLight } from '../light/tinted';
-import { supplyKind } from '../supply';
+import { supplyKind, type Controls } from '../supply';
 import { benchOf, type Bench } from './bench';
 import { contactOver, lostSpans, type DirtyStretch } from './contact';
-import { envelopeOf, type Envelope } from './envelope';
+import { envelopeOf, hasEnvelope, type Envelope } from './envelope';
 import { modelSpeed } from './gap';
 import { steadyStudy } from './steady';
 import type { Part } from '../assembly/assembly';
@@ -80,7 +80,8 @@ export class LiveRun {
   readonly events: RunEvent[] = [];
   private readonly bench: Bench;
   private readonly lamps: readonly (Part & { kind: 'lamp' })[];
-  private readonly envelope: Envelope | null;
+  /** The envelope under the controls of the stretch that is played. */
+  private envelope: Envelope | null = null;
   private readonly fullLumens: number;
   private controls: RunControls;
   private quanta = 0;
@@ -97,7 +98,6 @@ export class LiveRun {
     );
     const steady = steadyStudy(this.bench);
     this.fullLumens = steady.lamps.reduce((sum, l) => sum + l.lumens, 0);
-    this.envelope = start.bitByBit ? null : envelopeOf(this.bench, steady);
     this.controls = start.controls;
     this.stored = steady.stored;
   }
@@ -144,7 +144,7 @@ export class LiveRun {
       light: this.fullLumens > 0 ? (light.mean * (this.envelope?.lightFactor ?? 1)) / this.fullLumens : 0,
       reservoirVolts: stored.mean * (hasReservoir ? 1 : roofFactor),
       roofVolts: roof.mean * roofFactor,
-      supplyAmps: amps.mean,
+      supplyAmps: amps.mean * (this.envelope?.ampsFactor ?? 1),
       contact: contact.mean > 0.5,
       placeMillimetres: ((this.place % length) + length) % length,
     };
@@ -159,6 +159,7 @@ export class LiveRun {
   private beginStretch(): Stretch {
     const { bench, controls, start, seconds, place } = this;
     const { throttle, direction, power } = controls;
+    this.envelope = start.bitByBit ? null : this.envelopeAt({ throttle, direction });
     const onTrack = supplyKind(bench.supply).onTrack;
     const loop = { lengthMillimetres: start.loopMillimetres, stretches: onTrack ? controls.stretches : [] };
     const speed =
@@ -206,6 +207,11 @@ export class LiveRun {
     const averages = { now: new Averages(probes.length) };
     run.onStep = (step) => averages.now.add(step);
     return { run, averages, fromSeconds: seconds, fromPlace: place, speed };
+  }
+
+  private envelopeAt(held: Controls): Envelope | null {
+    const there = benchOf(this.start.layout, this.start.jobId, [], held);
+    return hasEnvelope(there) ? envelopeOf(there, steadyStudy(there)) : null;
   }
 
   private probes(plan: ReturnType<typeof compile>, nodeOf: ReadonlyMap<string, string>): Probe[] {

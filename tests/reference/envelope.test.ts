@@ -4,7 +4,10 @@ import { replay, type RunControls, type RunEvent, type RunStart } from '../../co
 import { hasEnvelope } from '../../core/study/envelope';
 import { benchOf } from '../../core/study/bench';
 import { steadyStudy } from '../../core/study/steady';
-import { demoJob, generatedLayout } from '../generated';
+import { change } from '../../core/document/patch';
+import { usualSupply } from '../../core/document/usual-supply';
+import { demo, demoJob, generatedLayout } from '../generated';
+import type { Layout } from '../../core/document/layout';
 
 /** Agreement asked for, as a share of the steady light and of the steady volts. */
 const SHARE = 0.01;
@@ -49,3 +52,44 @@ test.each(fc.sample(lit, { numRuns: 20, seed: 41 }).map((layout, i) => [i + 1, l
     });
   },
 );
+
+const pulses = [
+  ['a reservoir behind a charge resistor', {}],
+  ['a reservoir charged straight', { chargeResistor: null }],
+  ['no reservoir', { reservoir: null, chargeResistor: null }],
+] as const;
+
+test.each(pulses)('fast pulses and %s: the envelope follows a changing throttle within 1 %%', (_, parts) => {
+  const layout = change(demo(), (draft) => {
+    draft.supplies.track = {
+      ...usualSupply('dc-track', 'H0', 1),
+      making: 'pulse-width',
+      pulseHertz: 5000,
+      greatestVolts: 14,
+      usualThrottle: 0.6,
+    } as Layout['supplies'][string];
+    Object.assign(draft.jobs[demoJob].conditioning, parts);
+  }).layout;
+  const start: RunStart = {
+    layout,
+    jobId: demoJob,
+    controls: { ...controls, throttle: 0.6 },
+    loopMillimetres: 2000,
+    seed: 2,
+  };
+  const script: readonly RunEvent[] = [
+    { seconds: 0.05, set: { throttle: 0.9 } },
+    { seconds: 0.15, set: { power: false } },
+    { seconds: 0.2, set: { power: true, throttle: 0.4 } },
+  ];
+  const quick = replay(start, script, 0.3);
+  const exact = replay({ ...start, bitByBit: true }, script, 0.3);
+  const volts = Math.max(...exact.map((s) => s.reservoirVolts));
+  quick.forEach((s, i) => {
+    const at = `${exact[i].seconds} s`;
+    expect(Math.abs(s.light - exact[i].light), `light at ${at}`).toBeLessThanOrEqual(SHARE);
+    expect(Math.abs(s.reservoirVolts - exact[i].reservoirVolts), `volts at ${at}`).toBeLessThanOrEqual(
+      SHARE * volts,
+    );
+  });
+});
