@@ -3,12 +3,12 @@ import { More } from '../fields/more';
 import { NumberField } from '../fields/number-field';
 import { useLayoutStore } from '../store/layout-store';
 import { useRunStore, type JobControls } from '../store/run-store';
-import { cellTypes } from '../../core/part/cell';
 import { formatQuantity } from '../../core/quantity/format';
 import { fades, type PowerCutStudy } from '../../core/study/power-cut';
-import { deadLength } from '../../core/study/gap';
-import { cellShortcut, holdShortcut, inrushShortcut } from '../../core/study/shortcut';
+import { bridgedLength, deadLength } from '../../core/study/gap';
+import { cellLifeByHand, holdByHand, inrushByHand } from '../../core/study/by-hand';
 import { supplyKind } from '../../core/supply';
+import type { Shortcut } from '../../core/study/shortcut';
 import { LoopControls } from './loop-controls';
 import type { StayingAlight } from '../workers/study-worker';
 import type { LivePlay } from '../workers/use-live-run';
@@ -30,15 +30,7 @@ export function TryPanel({ layout, jobId, solved, cut, alight, controls, live }:
   const { reservoir } = job.conditioning;
   const figures = solved.steady;
   const onTrack = supplyKind(supply).onTrack;
-  const hand =
-    reservoir && figures?.reservoirVolts && figures.supplyAmps.mean > 0
-      ? holdShortcut(
-          reservoir.farads,
-          figures.reservoirVolts.mean,
-          figures.lamps.length > 0 ? Math.max(...figures.lamps.map((l) => l.volts.mean)) : 0,
-          figures.supplyAmps.mean,
-        )
-      : null;
+  const hand = figures ? holdByHand(solved.bench, figures) : null;
   return (
     <div className="choices">
       {onTrack && <LoopControls jobId={jobId} controls={controls} live={live} scale={layout.scale} />}
@@ -67,11 +59,7 @@ export function TryPanel({ layout, jobId, solved, cut, alight, controls, live }:
       <Button type="primary" block onClick={() => set(jobId, { power: !power })}>
         {power ? 'Cut the power' : 'Power on again'}
       </Button>
-      {hand && (
-        <p className="by-hand">
-          <b>By hand:</b> <code>{hand.sum}</code>. {hand.why}
-        </p>
-      )}
+      <ByHand sum={hand} />
       {onTrack ? (
         <DeadRail layout={layout} jobId={jobId} solved={solved} alight={alight} />
       ) : (
@@ -117,6 +105,16 @@ const chargingNames = {
 
 const shareName = ['half', 'a tenth', 'a hundredth'] as const;
 
+/** The sum people do, and why the solved answer differs. */
+function ByHand({ sum }: { readonly sum: Shortcut | null }) {
+  if (!sum) return null;
+  return (
+    <p className="by-hand">
+      <b>By hand:</b> <code>{sum.sum}</code>. {sum.why}
+    </p>
+  );
+}
+
 /** Dead rail as a length at a speed: how long it takes the current away, and what rides over it. */
 function DeadRail({
   layout,
@@ -151,7 +149,7 @@ function DeadRail({
       </div>
       <dl className="fact-list" aria-busy={alight.stale} style={alight.stale ? { opacity: 0.5 } : undefined}>
         <dt>its pickups bridge</dt>
-        <dd>{formatQuantity(Math.min(ride.deadMillimetres, pickups.baseMillimetres), 'millimetre')}</dd>
+        <dd>{formatQuantity(bridgedLength(ride.deadMillimetres, pickups), 'millimetre')}</dd>
         <dt>left without current</dt>
         <dd>{formatQuantity(deadLength(ride.deadMillimetres, pickups), 'millimetre')}</dd>
         <dt>for</dt>
@@ -196,9 +194,8 @@ function CellLife({
   readonly alight: TaskState<StayingAlight>;
 }) {
   const life = alight.answer?.cellLife;
-  const { supply } = solved.bench;
-  if (supply.kind !== 'cell' || !life) return null;
-  const hand = cellShortcut(cellTypes[supply.cell].milliampHours, solved.steady?.supplyAmps.mean ?? 1);
+  if (!life || !solved.steady) return null;
+  const hand = cellLifeByHand(solved.bench, solved.steady);
   return (
     <>
       <h3 className="part-head">Until the cell is changed</h3>
@@ -208,9 +205,7 @@ function CellLife({
         ))}
         <HourRow name="dark or empty" hours={life.lastHours} />
       </dl>
-      <p className="by-hand">
-        <b>By hand:</b> <code>{hand.sum}</code>. {hand.why}
-      </p>
+      <ByHand sum={hand} />
     </>
   );
 }
@@ -233,10 +228,8 @@ function Inrush({
   readonly alight: TaskState<StayingAlight>;
 }) {
   const inrush = alight.answer?.inrush;
-  const { supply, job } = solved.bench;
   if (!inrush) return null;
-  const ohms = supplyKind(supply).sourceOhms(supply) + (job.conditioning.chargeResistor?.ohms ?? 0);
-  const hand = inrushShortcut(supplyKind(supply).highestVolts(supply), ohms);
+  const hand = inrushByHand(solved.bench);
   return (
     <More label="Charging the empty reservoir">
       <dl className="fact-list">
@@ -247,9 +240,7 @@ function Inrush({
         <dt>borne for</dt>
         <dd>{formatQuantity(inrush.tripSeconds, 'second')}</dd>
       </dl>
-      <p className="by-hand">
-        <b>By hand:</b> <code>{hand.sum}</code>. {hand.why}
-      </p>
+      <ByHand sum={hand} />
       <table className="charging">
         <thead>
           <tr>

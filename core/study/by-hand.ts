@@ -1,5 +1,15 @@
 import { lampType } from '../document/lamp-type';
-import { resistorShortcut, stripLeftShortcut, stripShortcut, type Shortcut } from './shortcut';
+import { cellTypes } from '../part/cell';
+import { supplyKind } from '../supply';
+import {
+  cellShortcut,
+  holdShortcut,
+  inrushShortcut,
+  resistorShortcut,
+  stripLeftShortcut,
+  stripShortcut,
+  type Shortcut,
+} from './shortcut';
 import type { Bench } from './bench';
 import type { SteadyStudy } from './steady';
 
@@ -39,4 +49,26 @@ export function sumByHand(bench: Bench, steady: SteadyStudy, groupId: string): S
   const forward = type.forwardVolts * type.inSeries * group.inSeries;
   if (volts <= forward) return null;
   return { ...resistorShortcut(volts, forward, first.amps.mean * shared), left: null };
+}
+
+/** The hold time by hand: the reservoir from its volts down to those of the lamps, at the current drawn. */
+export function holdByHand(bench: Bench, steady: SteadyStudy): Shortcut | null {
+  const { reservoir } = bench.job.conditioning;
+  if (!reservoir || !steady.reservoirVolts || !(steady.supplyAmps.mean > 0)) return null;
+  const lowest = Math.max(0, ...steady.lamps.map((l) => l.volts.mean));
+  return holdShortcut(reservoir.farads, steady.reservoirVolts.mean, lowest, steady.supplyAmps.mean);
+}
+
+/** The inrush by hand: the supply's highest volts over its own and the charge resistance. */
+export function inrushByHand(bench: Bench): Shortcut {
+  const kind = supplyKind(bench.supply);
+  const ohms = kind.sourceOhms(bench.supply) + (bench.job.conditioning.chargeResistor?.ohms ?? 0);
+  return inrushShortcut(kind.highestVolts(bench.supply), ohms);
+}
+
+/** The life of a cell by hand; null for a job on none, or one that draws nothing. */
+export function cellLifeByHand(bench: Bench, steady: SteadyStudy): Shortcut | null {
+  const { supply } = bench;
+  if (supply.kind !== 'cell' || !(steady.supplyAmps.mean > 0)) return null;
+  return cellShortcut(cellTypes[supply.cell].milliampHours, steady.supplyAmps.mean);
 }

@@ -6,7 +6,8 @@ import { change } from '../document/patch';
 import { usualSupply } from '../document/usual-supply';
 import { checkJob } from '../finding/check';
 import { benchOf } from './bench';
-import { sumByHand } from './by-hand';
+import { cellLifeByHand, holdByHand, inrushByHand, sumByHand } from './by-hand';
+import { bridgedLength, deadLength } from './gap';
 import { cellLifeStudy } from './cell-life';
 import { noLoadStudy } from './no-load';
 import { likedLux, proposeDrive } from './proposal';
@@ -217,5 +218,34 @@ describe('a proposal', () => {
     const fitted = change(layout, (draft) => void (draft.jobs[demoJob].groups.roof.ohms = p.figure)).layout;
     const full = steadyStudy(benchOf(fitted, demoJob, [], { throttle: 1, direction: 'forward' }));
     for (const l of full.lamps) expect(l.amps.greatest).toBeLessThanOrEqual(0.015 * 1.001);
+  });
+});
+
+describe('sums by hand for the job as it stands', () => {
+  const bench = benchOf(demo(), demoJob);
+  const steady = steadyStudy(bench);
+  test('hold: its own volts, current and capacitance in C dV / I', () => {
+    const sum = holdByHand(bench, steady)!;
+    const drop = steady.reservoirVolts!.mean - Math.max(...steady.lamps.map((l) => l.volts.mean));
+    expect(sum.figure).toBeCloseTo((470e-6 * drop) / steady.supplyAmps.mean, 9);
+    expect(sum.sum).toMatch(/^470 µF × \(12\.2 V − 2\.68 V\) \/ 14\.2 mA/);
+    const bare = change(demo(), (draft) => void (draft.jobs[demoJob].conditioning.reservoir = null)).layout;
+    expect(holdByHand(benchOf(bare, demoJob), steadyStudy(benchOf(bare, demoJob)))).toBeNull();
+  });
+  test('inrush: highest volts over everything in the way', () => {
+    expect(inrushByHand(bench).figure).toBeCloseTo(18 / 100.4, 9);
+  });
+  test('cell: capacity over the current now; none on a track', () => {
+    const heritage = benchOf(demo(), 'heritage-coach');
+    const now = steadyStudy(heritage);
+    expect(cellLifeByHand(heritage, now)!.figure).toBeCloseTo(0.22 / now.supplyAmps.mean, 9);
+    expect(cellLifeByHand(bench, steady)).toBeNull();
+  });
+  test('what the pickups bridge and what they leave add to the whole', () => {
+    const { pickups } = demo().jobs[demoJob];
+    for (const dead of [0, 60, 166, 172, 900]) {
+      expect(bridgedLength(dead, pickups) + deadLength(dead, pickups)).toBeCloseTo(dead, 9);
+      expect(bridgedLength(dead, pickups)).toBeLessThanOrEqual(pickups.baseMillimetres);
+    }
   });
 });

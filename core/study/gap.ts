@@ -14,6 +14,11 @@ export function deadLength(deadMillimetres: number, pickups: CoachRecord['pickup
   return Math.max(0, deadMillimetres - pickups.baseMillimetres);
 }
 
+/** Length of a dead stretch that the pickups bridge, in millimetres. */
+export function bridgedLength(deadMillimetres: number, pickups: CoachRecord['pickups']): number {
+  return deadMillimetres - deadLength(deadMillimetres, pickups);
+}
+
 /** How long a dead stretch takes the current away, in seconds. */
 export function gapSeconds(job: Pick<CoachRecord, 'pickups' | 'ride'>, scale: ScaleName): number {
   const { deadMillimetres, kilometresPerHour } = job.ride;
