@@ -7,6 +7,8 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.{ts,tsx}'],
+          // A slow machine is no failure: nothing here is timed.
+          testTimeout: 60_000,
         },
       },
       { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 120_000 } },
