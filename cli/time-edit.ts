@@ -33,7 +33,7 @@ export function run(words: readonly string[]): number {
     throttle: 1,
     direction: 'forward',
     kilometresPerHour: 60,
-    stretches: [{ fromMillimetres: 0, toMillimetres: 650, kind: 'dirty' }],
+    stretches: [{ fromMillimetres: 0, toMillimetres: 900, kind: 'dirty' }],
   };
   const shortBase = change(layout, (draft) => {
     Object.assign(draft.jobs[first.id].pickups, { wheelsPerRail: 1, baseMillimetres: 0 });
@@ -46,9 +46,7 @@ export function run(words: readonly string[]): number {
   );
   const took = Number(process.hrtime.bigint() - start) / 1e6;
   const gaps = samples.filter((s, i) => i > 0 && !s.contact && samples[i - 1].contact).length;
-  process.stdout.write(
-    `a run of ${RUN_SECONDS} s with ${gaps} gaps and more, computed in ${took.toFixed(0)} ms\n`,
-  );
+  process.stdout.write(`a run of ${RUN_SECONDS} s with ${gaps} gaps, computed in ${took.toFixed(0)} ms\n`);
   return 0;
 }
 

@@ -136,7 +136,6 @@ export const coachRecord = z.looseObject({
 });
 
 export type CoachRecord = z.infer<typeof coachRecord>;
-export type LampRecord = z.infer<typeof lampRecord>;
 export type GroupRecord = z.infer<typeof groupRecord>;
 export type ConditioningRecord = z.infer<typeof conditioningRecord>;
 export type BuiltInRecord = z.infer<typeof builtInRecord>;

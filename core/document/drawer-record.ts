@@ -42,5 +42,4 @@ export const drawerRecord = z.looseObject({
   lamps: z.record(z.string(), ownLamp),
 });
 
-export type DrawerRecord = z.infer<typeof drawerRecord>;
 export type OwnLamp = z.infer<typeof ownLamp>;

@@ -69,6 +69,9 @@ interface Stretch {
   readonly speed: number;
 }
 
+/** A contact that drops less than this resistance would is made: far above a closed one's, far below an open one's. */
+const CLOSED_OHMS = 1;
+
 /** Furthest ahead that contact is worked out for a stretch; beyond it the next stretch begins. */
 const STRETCH_SECONDS = 20;
 
@@ -82,6 +85,7 @@ export class LiveRun {
   private readonly lamps: readonly (Part & { kind: 'lamp' })[];
   /** The envelope under the controls of the stretch that is played. */
   private envelope: Envelope | null = null;
+  private envelopeHeld: Controls | null = null;
   private readonly fullLumens: number;
   private controls: RunControls;
   private quanta = 0;
@@ -159,7 +163,11 @@ export class LiveRun {
   private beginStretch(): Stretch {
     const { bench, controls, start, seconds, place } = this;
     const { throttle, direction, power } = controls;
-    this.envelope = start.bitByBit ? null : this.envelopeAt({ throttle, direction });
+    const held = this.envelopeHeld;
+    if (!start.bitByBit && (held?.throttle !== throttle || held.direction !== direction)) {
+      this.envelopeHeld = { throttle, direction };
+      this.envelope = this.envelopeAt(this.envelopeHeld);
+    }
     const onTrack = supplyKind(bench.supply).onTrack;
     const loop = { lengthMillimetres: start.loopMillimetres, stretches: onTrack ? controls.stretches : [] };
     const speed =
@@ -239,8 +247,7 @@ export class LiveRun {
         : roof,
       roof,
       (s, t) => Math.abs(supply(s, t)),
-      // Closed contact drops next to nothing for what flows in it.
-      (s, t) => (Math.abs(across(s, t)) <= 1 * Math.abs(contact(s, t)) + 1e-6 ? 1 : 0),
+      (s, t) => (Math.abs(across(s, t)) <= CLOSED_OHMS * Math.abs(contact(s, t)) + 1e-6 ? 1 : 0),
     ];
   }
 }
