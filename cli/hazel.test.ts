@@ -7,7 +7,7 @@ import { describe, expect, test } from 'vitest';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const program = join(root, 'dist', 'cli', 'hazel.mjs');
-const demo = join(root, 'demo', 'brackwater-quay.hazel.json');
+const demo = join(root, 'tests', 'layouts', 'quay-version-2.hazel.json');
 const folder = mkdtempSync(join(tmpdir(), 'hazel-'));
 const file = (name: string, content: string | Uint8Array): string => {
   const path = join(folder, name);

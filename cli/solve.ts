@@ -2,7 +2,7 @@ import { formatQuantity } from '../core/quantity/format';
 import { benchOf } from '../core/study/bench';
 import { powerCutStudy } from '../core/study/power-cut';
 import { steadyStudy } from '../core/study/steady';
-import { meanLux, windowLight } from '../core/study/window-light';
+import { coachLight } from '../core/study/coach-light';
 import { wordsAndOptions } from './file';
 import { jobIds, readLayoutFile } from './layout-file';
 
@@ -14,11 +14,11 @@ export function run(words: readonly string[]): number {
   const answers = jobIds(layout, options.get('job'), file).map((jobId) => {
     const bench = benchOf(layout, jobId);
     const steady = steadyStudy(bench);
-    const windows = windowLight(bench.job, steady);
-    return { jobId, name: bench.job.name, bench, steady, windows, cut: powerCutStudy(bench, steady) };
+    const light = coachLight(bench.job, steady);
+    return { jobId, name: bench.job.name, bench, steady, light, cut: powerCutStudy(bench, steady) };
   });
   if (options.has('json')) {
-    const plain = answers.map(({ jobId, name, steady, windows, cut }) => ({
+    const plain = answers.map(({ jobId, name, steady, light, cut }) => ({
       job: jobId,
       name,
       supplyAmps: steady.supplyAmps,
@@ -28,14 +28,17 @@ export function run(words: readonly string[]): number {
       lamps: steady.lamps,
       resistors: Object.fromEntries(steady.resistors),
       holders: Object.fromEntries(steady.holders),
-      windows,
-      meanLux: meanLux(windows),
+      windows: light.near,
+      farWindows: light.far,
+      rooms: light.rooms,
+      meanLux: light.meanLux,
+      leastLux: light.leastLux,
       fadeSeconds: cut.moments,
     }));
     process.stdout.write(`${JSON.stringify(plain, null, 2)}\n`);
     return 0;
   }
-  for (const { name, steady, windows, cut } of answers) {
+  for (const { name, steady, light, cut } of answers) {
     const lines = [
       name,
       `  drawn from the supply ${formatQuantity(steady.supplyAmps.mean, 'amp')}`,
@@ -46,7 +49,7 @@ export function run(words: readonly string[]): number {
         (l) =>
           `  lamp ${String(l.number).padEnd(16)} ${formatQuantity(l.amps.mean, 'amp')} at ${formatQuantity(l.volts.mean, 'volt')}`,
       ),
-      `  light at the seats    ${formatQuantity(meanLux(windows), 'lux')}`,
+      `  light at the seats    ${formatQuantity(light.meanLux, 'lux')}, ${formatQuantity(light.leastLux, 'lux')} at least`,
       `  dark after a cut in   ${cut.moments[2] === null ? 'more than 120 s' : formatQuantity(cut.moments[2], 'second')}`,
     ];
     process.stdout.write(`${lines.join('\n')}\n`);

@@ -5,7 +5,7 @@ import { benchOf } from '../core/study/bench';
 import { replay, type RunControls } from '../core/study/live-run';
 import { offerSchool, schools } from '../core/study/schools';
 import { steadyStudy } from '../core/study/steady';
-import { windowLight } from '../core/study/window-light';
+import { coachLight } from '../core/study/coach-light';
 import { supplyKinds, type SupplyKindName } from '../core/supply';
 import { Complaint } from './complaint';
 import { wordsAndOptions } from './file';
@@ -72,7 +72,7 @@ function timesOf(layout: Layout, jobId: string): number[] {
     }).layout;
     const bench = benchOf(edited, jobId);
     const steady = steadyStudy(bench, stored);
-    windowLight(bench.job, steady);
+    coachLight(bench.job, steady);
     stored = steady.stored;
     if (i >= WARM_UP) times.push(Number(process.hrtime.bigint() - start) / 1e6);
   }

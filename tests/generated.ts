@@ -1,17 +1,24 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { legends } from '../core/document/wire-legend';
+import { usualInterior, type InteriorPlan } from '../core/document/usual-interior';
 import { readLayout } from '../core/document/file';
 import type { Job, Layout } from '../core/document/layout';
 
-/** The demo layout, fresh. */
-export function demo(): Layout {
-  const read = readLayout(
-    readFileSync(new URL('../demo/brackwater-quay.hazel.json', import.meta.url), 'utf8'),
-  );
+function opened(path: string): Layout {
+  const read = readLayout(readFileSync(new URL(path, import.meta.url), 'utf8'));
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   return read.layout;
 }
+
+/** The layout as the application shows it first, fresh: the boat train with its rooms and two rows. */
+export const boatTrain = (): Layout => opened('../demo/brackwater-quay.hazel.json');
+
+/**
+ * The same harbour as version 2 of the file had it, brought up to date when it is opened: seven lamps
+ * in one row, one bare room. Most tests of circuits stand on it.
+ */
+export const demo = (): Layout => opened('./layouts/quay-version-2.hazel.json');
 
 export const demoJob = 'compartment-coach';
 
@@ -48,6 +55,8 @@ const conditioning = fc.record({
   ),
 });
 const group = fc.record({
+  name: fc.constant('Roof'),
+  switch: fc.constantFrom(null, null, null, { on: true }),
   order: fc.constant(1),
   drive: fc.constantFrom('resistor-each', 'resistor-each', 'resistor-shared', 'limiter', 'none', 'none'),
   inSeries: fc.constantFrom(1, 1, 1, 2, 3),
@@ -150,35 +159,43 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
       { minLength: 1, maxLength: 6 },
     ),
     wantedLux: fc.constantFrom(9, 55, 110, 300),
+    plan: fc.constantFrom<InteriorPlan>('bare', 'bare', 'open', 'compartment', 'divided'),
   })
-  .map(({ supply, conditioning: parts, groups, lamps, wantedLux, legend, pickups, deadMillimetres }) => {
-    const layout = structuredClone(demo());
-    layout.supplies = { track: supply as Layout['supplies'][string] };
-    const second = groups[1];
-    const job: Job = {
-      ...layout.jobs[demoJob],
-      conditioning: parts as Job['conditioning'],
-      wantedLux,
-      legend: { ...legend },
-      pickups: pickups as Job['pickups'],
-      ride: { deadMillimetres, kilometresPerHour: 40 },
-      groups: {
-        one: groups[0] as Job['groups'][string],
-        ...(second ? { two: { ...second, order: 2 } as Job['groups'][string] } : {}),
-      },
-      lamps: Object.fromEntries(
-        lamps.map((l, i) => [
-          `l${i + 1}`,
-          {
-            order: i + 1,
-            part: l.part,
-            tint: l.tint,
-            placeMillimetres: 20 + 30 * i,
-            groupId: l.to === null ? null : l.to === 1 && second ? 'two' : 'one',
-          },
-        ]),
-      ),
-    };
-    layout.jobs = { [demoJob]: job };
-    return layout;
-  });
+  .map(
+    ({ supply, conditioning: parts, groups, lamps, wantedLux, legend, pickups, deadMillimetres, plan }) => {
+      const layout = structuredClone(demo());
+      layout.supplies = { track: supply as Layout['supplies'][string] };
+      const second = groups[1];
+      const job: Job = {
+        ...layout.jobs[demoJob],
+        conditioning: parts as Job['conditioning'],
+        wantedLux,
+        interior: usualInterior(plan, layout.jobs[demoJob].dimensions, layout.scale),
+        legend: { ...legend },
+        pickups: pickups as Job['pickups'],
+        ride: { deadMillimetres, kilometresPerHour: 40 },
+        groups: {
+          one: groups[0] as Job['groups'][string],
+          ...(second ? { two: { ...second, order: 2 } as Job['groups'][string] } : {}),
+        },
+        lamps: Object.fromEntries(
+          lamps.map((l, i) => [
+            `l${i + 1}`,
+            {
+              order: i + 1,
+              part: l.part,
+              tint: l.tint,
+              placeMillimetres: 20 + 30 * i,
+              acrossMillimetres: 0,
+              aimDegrees: 0,
+              role: 'room' as const,
+              groupId: l.to === null ? null : l.to === 1 && second ? 'two' : 'one',
+            },
+          ]),
+        ),
+      };
+      layout.jobs = { [demoJob]: job };
+      layout.trains = {};
+      return layout;
+    },
+  );

@@ -26,13 +26,24 @@ const TryPanel = lazy(async () => ({ default: (await import('../panels/try-panel
 const PowerCutChart = lazy(() => import('../drawings/charts/power-cut-chart'));
 const CellLifeChart = lazy(() => import('../drawings/charts/cell-life-chart'));
 const Scope = lazy(async () => ({ default: (await import('../drawings/charts/scope')).Scope }));
+const LightView = lazy(async () => ({ default: (await import('../drawings/light/light-view')).LightView }));
 const ComparePanel = lazy(() => import('../panels/compare-panel'));
 
-type PictureKind = 'circuit' | 'behaviour' | 'compare';
+type PictureKind = 'light' | 'circuit' | 'behaviour' | 'compare';
 const pictureNames: Readonly<Record<PictureKind, string>> = {
+  light: 'Light',
   circuit: 'Circuit',
   behaviour: 'Behaviour',
   compare: 'Compare',
+};
+
+/** The drawing that goes with a stage of the work, until another is chosen. */
+const usualPicture: Readonly<Record<StageId, PictureKind>> = {
+  brief: 'light',
+  power: 'circuit',
+  lamps: 'light',
+  circuit: 'circuit',
+  try: 'behaviour',
 };
 
 /** One job on the bench. */
@@ -91,7 +102,7 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
   const flagged = new Set(
     findings.filter((f) => f.severity !== 'note').flatMap((f) => f.terminals.map((t) => t.part)),
   );
-  const kind = picture?.stage === stage ? picture.kind : stage === 'try' ? 'behaviour' : 'circuit';
+  const kind = picture?.stage === stage ? picture.kind : usualPicture[stage];
 
   const onKey = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.target !== event.currentTarget) return;
@@ -171,7 +182,7 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
         </Suspense>
         <section className="picture" aria-label="Drawings of the job">
           <div className="tabs" role="tablist">
-            {(['circuit', 'behaviour', 'compare'] as const).map((k) => (
+            {(Object.keys(pictureNames) as PictureKind[]).map((k) => (
               <button
                 key={k}
                 type="button"
@@ -190,6 +201,8 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
             <Suspense fallback={<p className="stale-note">Opening…</p>}>
               {kind === 'circuit' ? (
                 <CircuitView bench={solved.bench} steady={solved.steady} flagged={flagged} />
+              ) : kind === 'light' ? (
+                <LightView solved={solved} />
               ) : kind === 'compare' ? (
                 <ComparePanel layout={open} jobId={jobId} />
               ) : live.samples.length > 0 ? (

@@ -7,6 +7,7 @@ import { CoachOnStage } from '../drawings/stage/coach-on-stage';
 import { coachShape } from '../drawings/stage/coach-shape';
 import { NewCoach } from '../panels/new-coach';
 import { useLayoutStore } from '../store/layout-store';
+import { usualView } from '../store/run-store';
 import { useLine, type LineJob } from '../store/use-line';
 import { useTask } from '../workers/use-task';
 import type { Finding } from '../../core/finding/finding';
@@ -94,7 +95,7 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
         <span>{supplyKind(supply).name}</span>
         <span>
           {count} {count === 1 ? unit : `${unit}s`},{' '}
-          {line.meanLux > 0 ? nearestWord(line.meanLux).name.toLowerCase() : 'dark'}
+          {line.light && line.light.litLux > 0 ? nearestWord(line.light.litLux).name.toLowerCase() : 'dark'}
         </span>
       </div>
       <p>
@@ -133,7 +134,7 @@ function Dusk({ layout, line }: { readonly layout: Layout; readonly line: readon
         <rect x={left} y={0} width={width} height={height} fill="#151b1c" />
         <rect x={left} y={0} width={width} height={1} fill="#8f8577" />
         <rect x={left} y={1} width={width} height={1} fill="#40403f" />
-        {line.map(({ id, job, steady, windows }, i) => (
+        {line.map(({ id, job, steady, light }, i) => (
           <g key={id} transform={`translate(${starts[i]} 0)`}>
             {i > 0 && (
               <rect
@@ -144,7 +145,14 @@ function Dusk({ layout, line }: { readonly layout: Layout; readonly line: readon
                 fill="#101715"
               />
             )}
-            <CoachOnStage job={job} steady={steady} windows={windows} light={(l) => l} numbers={false} />
+            <CoachOnStage
+              job={job}
+              steady={steady}
+              light={light}
+              view={usualView}
+              shown={(l) => l}
+              numbers={false}
+            />
           </g>
         ))}
       </svg>

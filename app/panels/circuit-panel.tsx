@@ -3,7 +3,7 @@ import { BandedResistor } from '../drawings/banded-resistor';
 import { More } from '../fields/more';
 import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
-import { inOrder } from '../../core/document/layout';
+import { useChosenGroup } from '../store/run-store';
 import { canSize, ratedVoltsSold } from '../../core/part/electrolytic';
 import { resistorBodies } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
@@ -16,7 +16,7 @@ const ohmLimits = { least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' };
 export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const job = layout.jobs[jobId];
-  const group = inOrder(job.groups)[0];
+  const group = useChosenGroup(job, jobId);
   const { chargeResistor, reservoir, chargeDiode, regulator } = job.conditioning;
   const groupWatts = Math.max(
     0,

@@ -1,49 +1,40 @@
+import { Button } from 'antd';
 import { CountField } from '../fields/count-field';
 import { Choice } from '../fields/choice';
 import { More } from '../fields/more';
-import { NumberField } from '../fields/number-field';
 import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
+import { useChosenGroup, useRunStore } from '../store/run-store';
 import { inOrder } from '../../core/document/layout';
 import { lampType, lampTypes } from '../../core/document/lamp-type';
 import { tintedLight } from '../../core/light/tinted';
 import { tints } from '../../core/part/tint';
 import { screenColour } from '../../core/light/colour';
 import { formatQuantity } from '../../core/quantity/format';
-import { spreadPlaces, untintedLux } from '../../core/study/window-light';
+import { untintedLux } from '../../core/study/coach-light';
+import { addTailLamps, addVestibuleLamps, removeGroup } from '../../core/study/hang-lamps';
+import { coachInterior } from '../../core/study/coach-interior';
 import { BuiltInFields } from './built-in-fields';
+import { GroupTabs } from './group-tabs';
+import { LampList } from './lamp-list';
+import { LampPlaces } from './lamp-places';
+import type { Change } from '../../core/document/patch';
 import type { GroupRecord } from '../../core/document/coach-record';
 import type { PanelProps } from './panel-props';
-
-const MOST_LAMPS = 40;
 
 /** Which lamps, how many, where, and how they share what limits their current. */
 export function LampsPanel({ layout, jobId, solved }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const job = layout.jobs[jobId];
-  const lamps = inOrder(job.lamps);
-  const group = inOrder(job.groups)[0];
-  const { lengthMillimetres } = job.dimensions;
+  const group = useChosenGroup(job, jobId);
+  const all = inOrder(job.lamps);
+  const lamps = all.filter(
+    (l) =>
+      l.groupId === (group?.id ?? null) || (l.groupId === null && group?.id === inOrder(job.groups)[0]?.id),
+  );
+  const forRooms = lamps.every((l) => l.role === 'room');
   const kinds = new Set(lamps.map((l) => l.part));
   const tinted = new Set(lamps.map((l) => l.tint));
-  const setCount = (count: number): void =>
-    edit('Number of lamps', (draft) => {
-      const records = draft.jobs[jobId].lamps;
-      for (const extra of lamps.slice(count)) Reflect.deleteProperty(records, extra.id);
-      for (let i = lamps.length; i < count; i++) {
-        let n = i + 1;
-        while (Object.hasOwn(records, `lamp-${n}`)) n++;
-        records[`lamp-${n}`] = {
-          order: (lamps[lamps.length - 1]?.order ?? 0) + 1 + i - lamps.length,
-          part: lamps[0]?.part ?? 'white-warm',
-          tint: lamps[0]?.tint ?? 'none',
-          placeMillimetres: 0,
-          groupId: group?.id ?? null,
-        };
-      }
-      const places = spreadPlaces(count, lengthMillimetres);
-      inOrder(records).forEach((l, i) => (records[l.id].placeMillimetres = places[i]));
-    });
   const led = lampType(layout, lamps[0]?.part ?? 'white-warm');
   const facts =
     led.form === 'strip'
@@ -52,27 +43,35 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
   return (
     <div className="choices">
       <h2>Lamps in the roof</h2>
-      <div className="count-and-type">
-        <CountField
-          label={led.form === 'strip' ? 'Units' : 'How many'}
-          count={lamps.length}
-          least={1}
-          most={MOST_LAMPS}
-          onCommit={setCount}
-        />
-        <SelectField
-          label="Which"
-          value={kinds.size === 1 ? lamps[0].part : undefined}
-          placeholder="several"
-          options={lampTypes(layout).map((l) => ({ value: l.id, label: l.name }))}
-          onChange={(part) =>
-            edit('Lamp type', (draft) => {
-              for (const l of Object.values(draft.jobs[jobId].lamps)) l.part = part;
-            })
-          }
-        />
-      </div>
+      <GroupTabs job={job} jobId={jobId} />
+      <SelectField
+        label="Which"
+        value={kinds.size === 1 ? lamps[0].part : undefined}
+        placeholder="several"
+        options={lampTypes(layout).map((l) => ({ value: l.id, label: l.name }))}
+        onChange={(part) =>
+          edit('Lamp type', (draft) => {
+            for (const l of lamps) draft.jobs[jobId].lamps[l.id].part = part;
+          })
+        }
+      />
       <p className="hint">{facts}</p>
+      {group && forRooms && <LampPlaces layout={layout} jobId={jobId} solved={solved} groupId={group.id} />}
+      {group?.switch && (
+        <label className="fit-label">
+          <input
+            type="checkbox"
+            checked={group.switch.on}
+            onChange={(e) =>
+              edit(
+                'Switch',
+                (draft) => void (draft.jobs[jobId].groups[group.id].switch!.on = e.target.checked),
+              )
+            }
+          />
+          Their switch is on <small>off when a coach is coupled behind</small>
+        </label>
+      )}
       {group && (
         <>
           <Choice<GroupRecord['drive']>
@@ -106,7 +105,7 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
               }))}
               onChange={(tint) =>
                 edit('Tint', (draft) => {
-                  for (const l of Object.values(draft.jobs[jobId].lamps)) l.tint = tint;
+                  for (const l of lamps) draft.jobs[jobId].lamps[l.id].tint = tint;
                 })
               }
             />
@@ -124,43 +123,8 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
           </More>
         </>
       )}
-      <p className="list-head">From the left end, and joined to the roof line or not</p>
-      <ol className="lamp-list">
-        {lamps.map((lamp, i) => (
-          <li key={lamp.id}>
-            {i + 1}
-            <NumberField
-              label={`Place of lamp ${i + 1}`}
-              unit="millimetre"
-              figure={lamp.placeMillimetres}
-              limits={{
-                least: 0,
-                most: lengthMillimetres,
-                range: `0 mm to ${formatQuantity(lengthMillimetres, 'millimetre')}`,
-              }}
-              onCommit={(mm) =>
-                edit(
-                  `Place of lamp ${i + 1}`,
-                  (draft) => void (draft.jobs[jobId].lamps[lamp.id].placeMillimetres = mm),
-                )
-              }
-            />
-            <input
-              type="checkbox"
-              className="tick"
-              aria-label={`Lamp ${i + 1} is joined to the roof line`}
-              title={`Lamp ${i + 1} is joined to the roof line`}
-              checked={lamp.groupId !== null}
-              disabled={!group}
-              onChange={(e) =>
-                edit(`Lead of lamp ${i + 1}`, (draft) => {
-                  draft.jobs[jobId].lamps[lamp.id].groupId = e.target.checked ? group.id : null;
-                })
-              }
-            />
-          </li>
-        ))}
-      </ol>
+      <LampList job={job} jobId={jobId} groupId={group?.id} lampIds={lamps.map((l) => l.id)} />
+      <MoreGroups layout={layout} jobId={jobId} groupId={group?.id} />
     </div>
   );
 }
@@ -178,8 +142,58 @@ function TintPair({ solved }: PanelProps) {
   );
   return (
     <p className="tint-pair" aria-label="The light left as it is, and tinted">
-      {half('bare', screenColour(lamp.led.colour), untintedLux(solved.meanLux, share))}
-      {half('tinted', screenColour(lamp.xy), solved.meanLux)}
+      {half('bare', screenColour(lamp.led.colour), untintedLux(solved.light?.litLux ?? 0, share))}
+      {half('tinted', screenColour(lamp.xy), solved.light?.litLux ?? 0)}
     </p>
+  );
+}
+
+interface MoreGroupsProps extends Pick<PanelProps, 'layout' | 'jobId'> {
+  readonly groupId: string | undefined;
+}
+
+/** Lamps beside those of the rooms, each group with its own resistors. */
+function MoreGroups({ layout, jobId, groupId }: MoreGroupsProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const choose = useRunStore((s) => s.chooseGroup);
+  const job = layout.jobs[jobId];
+  const groups = inOrder(job.groups);
+  const vestibules = coachInterior(job).rooms.filter((r) => r.kind === 'vestibule').length;
+  const add = (label: string, made: Change): void => {
+    const before = new Set(Object.keys(job.groups));
+    edit(label, (draft) => {
+      draft.jobs[jobId] = made.layout.jobs[jobId];
+    });
+    const fresh = Object.keys(made.layout.jobs[jobId].groups).find((g) => !before.has(g));
+    if (fresh) choose(jobId, fresh);
+  };
+  return (
+    <More label="Vestibule and tail lamps" open={groups.length > 1}>
+      <div className="button-row">
+        {vestibules > 0 && (
+          <Button onClick={() => add('Vestibule lamps', addVestibuleLamps(layout, jobId))}>
+            {vestibules === 1 ? 'A lamp for the vestibule' : `Lamps for ${vestibules} vestibules`}
+          </Button>
+        )}
+        <Button onClick={() => add('Tail lamps', addTailLamps(layout, jobId, 'left'))}>
+          Tail lamps, left end
+        </Button>
+        <Button onClick={() => add('Tail lamps', addTailLamps(layout, jobId, 'right'))}>
+          Tail lamps, right end
+        </Button>
+        {groups.length > 1 && groupId !== undefined && (
+          <Button
+            danger
+            onClick={() =>
+              edit(`${job.groups[groupId].name} taken away`, (draft) =>
+                removeGroup(draft.jobs[jobId], groupId),
+              )
+            }
+          >
+            Take “{job.groups[groupId].name}” away
+          </Button>
+        )}
+      </div>
+    </More>
   );
 }

@@ -1,12 +1,13 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Choice } from '../fields/choice';
+import { GroupTabs } from './group-tabs';
 import { More } from '../fields/more';
 import { NumberField } from '../fields/number-field';
 import { SliderField } from '../fields/slider-field';
 import { useLayoutStore } from '../store/layout-store';
 import { StudyRunner, useTask } from '../workers/use-task';
-import { inOrder } from '../../core/document/layout';
+import { useChosenGroup } from '../store/run-store';
 import { shareOfLightness } from '../../core/light/lightness';
 import { FULL_LUX, nearestWord, wantedWords, windowLightness } from '../../core/light/wanted';
 import { wattsName } from '../../core/part/resistor';
@@ -40,19 +41,23 @@ function offerName(offer: Offer): string {
 export function WantedLight({ layout, jobId, solved }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const job = layout.jobs[jobId];
-  const group = inOrder(job.groups)[0];
+  const group = useChosenGroup(job, jobId);
+  const lux = solved.light?.litLux ?? 0;
   const proposal = useTask(group ? (tasks) => tasks.propose(layout, jobId, group.id) : null, [
     layout,
     jobId,
     group?.id,
   ]);
   const offered = proposal.answer;
+  const own = (solved.steady?.lamps ?? []).filter((l) => job.lamps[l.lampId]?.groupId === group?.id);
+  const meanAmps = own.reduce((sum, l) => sum + l.amps.mean, 0) / Math.max(1, own.length);
   const fitted = (figure: number): boolean =>
     offered !== null &&
+    group !== undefined &&
     group.drive === offered.drive &&
     figure === (offered.drive === 'limiter' ? group.limiterAmps : group.ohms);
   const fit = (figure: number): void => {
-    if (!offered) return;
+    if (!offered || !group) return;
     edit(
       offered.drive === 'limiter' ? 'Limiter for the wanted light' : 'Resistor for the wanted light',
       (draft) => {
@@ -72,6 +77,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
   const hand = group && solved.steady ? sumByHand(solved.bench, solved.steady, group.id) : null;
   return (
     <>
+      <GroupTabs job={job} jobId={jobId} />
       <h2>Wanted light at the seats</h2>
       <Choice<WordId>
         label="Wanted light at the seats"
@@ -90,13 +96,17 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
         data-testid="proposal"
       >
         <p>
-          Now {formatQuantity(solved.meanLux, 'lux')}:{' '}
-          {solved.meanLux > 0 ? nearestWord(solved.meanLux).name.toLowerCase() : 'dark'}.{' '}
+          {offered?.by === 'current'
+            ? `Now ${formatQuantity(meanAmps, 'amp')} a lamp. `
+            : `Now ${formatQuantity(lux, 'lux')}: ${lux > 0 ? nearestWord(lux).name.toLowerCase() : 'dark'}. `}
           {offered && fitted(offered.figure) ? (
             `That is as near to the wanted light as ${offered.drive === 'limiter' ? 'a limiter' : offered.from === 'drawer' ? 'the drawer' : 'E12 values'} come${offered.drive === 'limiter' || offered.from === 'drawer' ? 's' : ''}.`
           ) : offered ? (
             <>
-              <b>{figureOf(offered, offered.figure)}</b> gives {formatQuantity(offered.lux, 'lux')}
+              <b>{figureOf(offered, offered.figure)}</b> gives{' '}
+              {offered.by === 'light'
+                ? formatQuantity(offered.lux, 'lux')
+                : `${formatQuantity(offered.amps, 'amp')} a lamp`}
               {offered.limitedBy === 'lamp' && ', the most these lamps bear for long'}
               {offered.limitedBy === 'supply' && ', the most this supply can do'}
               {offered.from === 'drawer' && ', from the drawer'}:{' '}

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { inOrder, type Job } from '../../core/document/layout';
 import type { RunControls } from '../../core/study/live-run';
 
 /** Controls of the moment of one job: remembered while the application is open, outside undo. */
@@ -19,16 +20,43 @@ export const usualJobControls: JobControls = {
   playing: false,
 };
 
+/** How the stage is looked at: of the moment, like the controls. */
+export interface StageView {
+  readonly roof: boolean;
+  readonly by: 'night' | 'day';
+  readonly side: 'near' | 'far';
+}
+export const usualView: StageView = { roof: true, by: 'night', side: 'near' };
+
 interface RunStore {
+  /** The group of lamps that is looked at, by job. */
+  readonly groups: Readonly<Record<string, string>>;
+  readonly chooseGroup: (jobId: string, groupId: string) => void;
+  readonly view: StageView;
+  readonly look: (view: Partial<StageView>) => void;
   readonly jobs: Readonly<Record<string, Partial<JobControls>>>;
   readonly set: (jobId: string, controls: Partial<JobControls>) => void;
 }
 
 export const useRunStore = create<RunStore>((set) => ({
+  groups: {},
+  chooseGroup: (jobId, groupId) => set((s) => ({ groups: { ...s.groups, [jobId]: groupId } })),
+  view: usualView,
+  look: (view) => set((s) => ({ view: { ...s.view, ...view } })),
   jobs: {},
   set: (jobId, controls) =>
     set(({ jobs }) => ({ jobs: { ...jobs, [jobId]: { ...jobs[jobId], ...controls } } })),
 }));
+
+/** The group of lamps that is looked at: the one chosen, else the first; undefined when there is none. */
+export function useChosenGroup(
+  job: Job,
+  jobId: string,
+): (Job['groups'][string] & { readonly id: string }) | undefined {
+  const chosen = useRunStore((s) => s.groups[jobId]);
+  const groups = inOrder(job.groups);
+  return groups.find((g) => g.id === chosen) ?? groups[0];
+}
 
 /**
  * The controls of a job as they stand.

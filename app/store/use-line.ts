@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { benchOf } from '../../core/study/bench';
 import { steadyStudy, type SteadyStudy } from '../../core/study/steady';
-import { meanLux, windowLight, type WindowLight } from '../../core/study/window-light';
+import { coachLight, type CoachLight } from '../../core/study/coach-light';
 import { inOrder, type Job, type Layout } from '../../core/document/layout';
 
 /** A job of the line as solved; null figures where it cannot be. */
@@ -9,8 +9,7 @@ export interface LineJob {
   readonly id: string;
   readonly job: Job;
   readonly steady: SteadyStudy | null;
-  readonly windows: readonly WindowLight[];
-  readonly meanLux: number;
+  readonly light: CoachLight | null;
 }
 
 const solvedJobs = new WeakMap<Job, { supply: unknown; drawer: unknown; solved: LineJob }>();
@@ -24,11 +23,10 @@ function solve(layout: Layout, id: string): LineJob {
   let solved: LineJob;
   try {
     const steady = steadyStudy(benchOf(layout, id));
-    const windows = windowLight(job, steady);
-    solved = { id, job, steady, windows, meanLux: meanLux(windows) };
+    solved = { id, job, steady, light: coachLight(job, steady) };
   } catch {
     // The bench says why; the line shows it dark.
-    solved = { id, job, steady: null, windows: [], meanLux: 0 };
+    solved = { id, job, steady: null, light: null };
   }
   solvedJobs.set(job, { supply, drawer: layout.drawer, solved });
   return solved;

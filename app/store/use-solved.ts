@@ -2,7 +2,7 @@ import { useMemo, useRef } from 'react';
 import { CircuitError } from '../../core/circuit/error';
 import { benchOf, madeFor, type Bench } from '../../core/study/bench';
 import { steadyStudy, type SteadyStudy } from '../../core/study/steady';
-import { meanLux, windowLight, type WindowLight } from '../../core/study/window-light';
+import { coachLight, type CoachLight } from '../../core/study/coach-light';
 import type { Controls } from '../../core/supply';
 import type { Layout } from '../../core/document/layout';
 
@@ -10,8 +10,7 @@ export interface Solved {
   readonly bench: Bench;
   /** Null when the circuit cannot be solved; `failure` then says why. */
   readonly steady: SteadyStudy | null;
-  readonly windows: readonly WindowLight[];
-  readonly meanLux: number;
+  readonly light: CoachLight | null;
   readonly failure: string | null;
 }
 
@@ -46,10 +45,9 @@ export function useSolved(layout: Layout, jobId: string, controls?: Controls): S
       const steady = steadyStudy(bench, last.current);
       // eslint-disable-next-line react-hooks/refs
       last.current = steady.stored;
-      const windows = windowLight(bench.job, steady);
-      return { bench, steady, windows, meanLux: meanLux(windows), failure: null };
+      return { bench, steady, light: coachLight(bench.job, steady), failure: null };
     } catch (error) {
-      return { bench, steady: null, windows: [], meanLux: 0, failure: explained(error, bench) };
+      return { bench, steady: null, light: null, failure: explained(error, bench) };
     }
   }, [layout, jobId, throttle, direction]);
 }

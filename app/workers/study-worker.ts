@@ -1,4 +1,6 @@
 import { expose } from 'comlink';
+import { inOrder } from '../../core/document/layout';
+import { lampType } from '../../core/document/lamp-type';
 import { checkJob } from '../../core/finding/check';
 import { benchOf } from '../../core/study/bench';
 import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
@@ -10,6 +12,7 @@ import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
 import { likedLux, proposeDrive, type Proposal } from '../../core/study/proposal';
 import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
+import { placeLamps, type Placing } from '../../core/study/place-lamps';
 import { offerSchool, schools } from '../../core/study/schools';
 import { steadyStudy } from '../../core/study/steady';
 import type { Pace } from '../../core/finding/check';
@@ -70,6 +73,30 @@ const tasks = {
       schools.find((s) => s.id === schoolId)!,
     );
     return { patches, refused };
+  },
+  /** The best places for a group's lamps, in rows of so many. */
+  placeLamps(
+    layout: Layout,
+    jobId: string,
+    groupId: string,
+    perRow: readonly number[],
+    tell: (share: number) => void,
+  ): Placing {
+    const job = layout.jobs[jobId];
+    const like = inOrder(job.lamps).find((l) => l.groupId === groupId && l.role === 'room');
+    return placeLamps(
+      job,
+      {
+        led: lampType(layout, like?.part ?? 'white-warm'),
+        tint: like?.tint ?? 'none',
+        aimDegrees: like?.aimDegrees ?? 0,
+        perRow,
+      },
+      (share) => {
+        tell(share);
+        return false;
+      },
+    );
   },
   /** Puts a coach on its loop. */
   startRun(start: RunStart): void {

@@ -22,7 +22,7 @@ interface PartBase {
 export type Part = PartBase &
   (
     | { readonly kind: 'rails'; readonly supplyId: string }
-    | { readonly kind: 'switch' }
+    | { readonly kind: 'switch'; readonly on: boolean }
     | {
         readonly kind: 'bridge';
         readonly diode: 'silicon' | 'schottky';

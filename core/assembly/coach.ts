@@ -76,7 +76,11 @@ function laySupply(laying: Laying): void {
     laying.minusRole = 'minus';
   }
   if (supply.kind !== 'cell') return;
-  laying.inPlus({ id: 'switch', kind: 'switch', label: 'Switch', path: laying.at('supplyId') }, 'one', 'two');
+  laying.inPlus(
+    { id: 'switch', kind: 'switch', label: 'Switch', on: true, path: laying.at('supplyId') },
+    'one',
+    'two',
+  );
 }
 
 function layRectifier(laying: Laying): void {
@@ -188,8 +192,17 @@ function layGroup(laying: Laying, group: Group | null): void {
   const members = lamps.filter((l) => l.groupId === (group?.id ?? null));
   if (members.length === 0) return;
   let feed = laying.plus;
-  // Behind a limiter or a shared resistor the lamps have a line of their own.
+  // Behind a switch, a limiter or a shared resistor the lamps have a line of their own.
   let ownLine = false;
+  if (group?.switch) {
+    const id = `switch-${group.id}`;
+    const path = laying.at('groups', group.id, 'switch');
+    laying.parts.push({ id, kind: 'switch', label: 'Switch of these lamps', on: group.switch.on, path });
+    laying.wire(feed, t(id, 'one'), laying.plusRole);
+    laying.plus = t(id, 'one');
+    feed = t(id, 'two');
+    ownLine = true;
+  }
   const resistor = (id: string, label: string, role: 'each' | 'shared'): void => {
     laying.parts.push({
       id,
@@ -205,7 +218,7 @@ function layGroup(laying: Laying, group: Group | null): void {
   if (group?.drive === 'resistor-shared') {
     const id = `resistor-${group.id}`;
     resistor(id, 'Shared resistor', 'shared');
-    laying.plus = t(id, 'one');
+    if (!ownLine) laying.plus = t(id, 'one');
     feed = t(id, 'two');
     ownLine = true;
   } else if (group?.drive === 'limiter') {
@@ -218,7 +231,7 @@ function layGroup(laying: Laying, group: Group | null): void {
       path: laying.at('groups', group.id),
     });
     laying.wire(feed, t(id, 'in'), laying.plusRole);
-    laying.plus = t(id, 'in');
+    if (!ownLine) laying.plus = t(id, 'in');
     feed = t(id, 'out');
     ownLine = true;
   }
@@ -234,7 +247,7 @@ function layGroup(laying: Laying, group: Group | null): void {
       const own = `resistor-${lamp.id}`;
       resistor(own, `Resistor ${number}`, 'each');
       feed = t(own, 'one');
-      laying.plus = feed;
+      if (!ownLine) laying.plus = feed;
       head = t(own, 'two');
     }
     const type = lampType(laying.layout, lamp.part);

@@ -139,7 +139,7 @@ export function elementsOf(
           b: node('two'),
           onOhms: SWITCH_OHMS,
           offOhms: 1e9,
-          closed: true,
+          closed: part.on,
           toggleSeconds: [],
           of: of('switch'),
         },

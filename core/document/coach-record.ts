@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { tints } from '../part/tint';
+import { interiorRecord } from './interior-record';
 import { legendRecord } from './wire-legend';
 
 const millimetres = (least: number, most: number) => z.number().min(least).max(most);
@@ -11,8 +12,6 @@ export const coachDimensions = z.looseObject({
   /** Floor to roof, outside. */
   bodyHeightMillimetres: millimetres(8, 250),
   windowCount: z.number().int().min(1).max(40),
-  /** Lamps to seat height inside. */
-  lampDropMillimetres: millimetres(2, 150),
   wheelMillimetres: millimetres(2, 60),
 });
 
@@ -21,6 +20,12 @@ export const lampRecord = z.looseObject({
   order: z.number(),
   part: z.string().min(1),
   placeMillimetres: z.number().min(0).max(1500),
+  /** From the centre line towards the far side; below zero towards the near one. */
+  acrossMillimetres: z.number().min(-100).max(100),
+  /** Turned from straight down towards the far side, in degrees; below zero towards the near one. */
+  aimDegrees: z.number().min(-90).max(90),
+  /** What it lights: the rooms, or the track behind and before the train. */
+  role: z.enum(['room', 'tail', 'marker']),
   groupId: z.string().nullable(),
   tint: z.enum(Object.keys(tints) as [string, ...string[]]),
 });
@@ -40,6 +45,7 @@ export const builtInRecord = z.discriminatedUnion('kind', [
  */
 export const groupRecord = z.looseObject({
   order: z.number(),
+  name: z.string().min(1).max(40),
   drive: z.enum(['resistor-each', 'resistor-shared', 'limiter', 'none']),
   ohms: z.number().min(0.1).max(1e7),
   ratedWatts: z.number().min(0.01).max(50),
@@ -47,6 +53,8 @@ export const groupRecord = z.looseObject({
   inSeries: z.number().int().min(1).max(12),
   limiterAmps: z.number().min(1e-4).max(1),
   builtIn: builtInRecord,
+  /** A switch of their own in their feed, as it is set; null without one. */
+  switch: z.looseObject({ on: z.boolean() }).nullable(),
 });
 
 export const rectifierNames = [
@@ -123,6 +131,7 @@ export const coachRecord = z.looseObject({
   note: z.string().max(4000),
   supplyId: z.string(),
   dimensions: coachDimensions,
+  interior: interiorRecord,
   /** Wanted light at seat height, in lux inside the model. */
   wantedLux: z.number().min(0.1).max(100000),
   conditioning: conditioningRecord,

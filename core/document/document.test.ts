@@ -100,7 +100,7 @@ describe('the file', () => {
     expect(jsonSchema()).toEqual(published);
   });
   test('what is stored by the browser is checked like a file', () => {
-    expect(checkLayout({ ...demo(), version: 3 }).ok).toBe(false);
+    expect(checkLayout({ ...demo(), version: 4 }).ok).toBe(false);
   });
 });
 

@@ -10,6 +10,7 @@ export function emptyLayout(name: string): Layout {
     currency: 'EUR',
     supplies: {},
     jobs: {},
+    trains: {},
     drawer: { resistors: {}, reservoirs: {}, lamps: {} },
   };
 }

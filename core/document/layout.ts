@@ -5,9 +5,10 @@ import { scales, type ScaleName } from '../quantity/scale';
 import { coachRecord } from './coach-record';
 import { drawerRecord } from './drawer-record';
 import { supplyRecord } from './supply-record';
+import { trainRecord } from './train-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 2;
+export const VERSION = 3;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 
@@ -24,6 +25,7 @@ export const layoutRecord = z.looseObject({
   currency: z.string().min(1).max(8),
   supplies: z.record(z.string(), supplyRecord),
   jobs: z.record(z.string(), coachRecord),
+  trains: z.record(z.string(), trainRecord),
   drawer: drawerRecord,
 });
 
@@ -49,7 +51,20 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
       broken.push({ path: ['drawer', 'lamps', id, 'readings'], reason: (error as Error).message });
     }
   }
+  for (const [trainId, train] of Object.entries(layout.trains)) {
+    for (const [carId, car] of Object.entries(train.cars)) {
+      if (!Object.hasOwn(layout.jobs, car.jobId)) {
+        broken.push({
+          path: ['trains', trainId, 'cars', carId, 'jobId'],
+          reason: `there is no coach “${car.jobId}”`,
+        });
+      }
+    }
+  }
   for (const [jobId, job] of Object.entries(layout.jobs)) {
+    if (Object.keys(job.interior.rooms).length === 0) {
+      broken.push({ path: ['jobs', jobId, 'interior', 'rooms'], reason: 'a coach has at least one room' });
+    }
     if (!Object.hasOwn(layout.supplies, job.supplyId)) {
       broken.push({ path: ['jobs', jobId, 'supplyId'], reason: `there is no supply “${job.supplyId}”` });
     }

@@ -69,7 +69,7 @@ describe('a file of version 1', () => {
   const read = checkLayout(first());
   test('opens, and says where it came from', () => {
     expect(read.ok && read.migratedFrom).toBe(1);
-    expect(read.ok && read.layout.version).toBe(2);
+    expect(read.ok && read.layout.version).toBe(3);
   });
   test('is what it was: the same lamp carries the same current', () => {
     if (!read.ok) throw new Error('it was not read');

@@ -1,3 +1,4 @@
+import { CircuitError } from '../circuit/error';
 import { change, patched } from '../document/patch';
 import { ratingFor, stockFarads } from '../part/electrolytic';
 import { formatQuantity } from '../quantity/format';
@@ -22,8 +23,15 @@ export const flicker = rule({
     const seen = flickering(steady);
     if (seen.length === 0) return [];
     const worst = seen.map((l) => l.flicker!).reduce(worse);
-    const stillAt = (layout: Layout): boolean =>
-      flickering(steadyStudy(benchOf(layout, bench.jobId))).length > 0;
+    const stillAt = (layout: Layout): boolean => {
+      try {
+        return flickering(steadyStudy(benchOf(layout, bench.jobId))).length > 0;
+      } catch (error) {
+        // A cure that cannot be solved is none.
+        if (error instanceof CircuitError) return true;
+        throw error;
+      }
+    };
     const remedies = (): Remedy[] => {
       for (const { label, recipe } of cures(bench)) {
         if (stillAt(change(bench.layout, recipe).layout)) continue;

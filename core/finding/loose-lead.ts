@@ -5,7 +5,9 @@ import { benchOf } from '../study/bench';
 import { steadyStudy } from '../study/steady';
 import { supplyKind } from '../supply';
 import { rule } from './finding';
+import { noCurrentLimit } from './no-current-limit';
 import { remedy } from './remedy';
+import type { Studies } from './finding';
 
 /** Terminals that no lead reaches. */
 export const looseLead = rule({
@@ -14,12 +16,19 @@ export const looseLead = rule({
   judge(bench, { steady }) {
     const { assembly, job, jobId, layout, supply } = bench;
     const limit = supplyKind(supply).limit(supply).amps;
+    const unlimited = noCurrentLimit.judge(bench, { steady } as Studies).length;
+    // Joining it is no cure where the supply, or a group with nothing to limit it, cannot bear it.
     const overloads = (lampId: string, groupId: string): boolean => {
       const joined = change(
         layout,
         (draft) => void (draft.jobs[jobId].lamps[lampId].groupId = groupId),
       ).layout;
-      return steadyStudy(benchOf(joined, jobId)).supplyAmps.greatest > limit;
+      const there = benchOf(joined, jobId);
+      const after = steadyStudy(there);
+      return (
+        after.supplyAmps.greatest > limit ||
+        noCurrentLimit.judge(there, { steady: after } as Studies).length > unlimited
+      );
     };
     return looseTerminals(assembly).flatMap((terminal) => {
       const part = assembly.parts.find((p) => p.id === terminal.part)!;

@@ -1,10 +1,12 @@
 import { builtIn } from './built-in';
 import { cellHours } from './cell-hours';
 import { cellLoad } from './cell-load';
+import { darkRoom } from './dark-room';
 import { deadRail } from './dead-rail';
 import { flicker } from './flicker';
 import { inrush } from './inrush';
 import { lampCurrent } from './lamp-current';
+import { lampOnPartition } from './lamp-on-partition';
 import { limiterHeadroom } from './limiter-headroom';
 import { looseLead } from './loose-lead';
 import { noCurrentLimit } from './no-current-limit';
@@ -18,6 +20,7 @@ import { reverseVoltage } from './reverse-voltage';
 import { stationStop } from './station-stop';
 import { supplyOverload } from './supply-overload';
 import { tooLowToLight } from './too-low-to-light';
+import { unevenLight } from './uneven-light';
 import { unevenSharing } from './uneven-sharing';
 import { wireColours } from './wire-colours';
 import type { Rule } from './finding';
@@ -41,9 +44,12 @@ export const rules: readonly Rule[] = [
   deadRail,
   builtIn,
   looseLead,
+  darkRoom,
+  lampOnPartition,
   regulatorDropout,
   limiterHeadroom,
   unevenSharing,
+  unevenLight,
   stationStop,
   pickupDrag,
   wireColours,

@@ -19,7 +19,11 @@ export const tooLowToLight = rule({
   needs: ['steady'],
   judge(bench, { steady }) {
     const darkIn = (study: SteadyStudy): LampReading[] =>
-      study.lamps.filter((l) => bench.job.lamps[l.lampId].groupId !== null && l.amps.mean < FIRST_SHOW_AMPS);
+      study.lamps.filter((l) => {
+        const { groupId } = bench.job.lamps[l.lampId];
+        const switchedOff = groupId !== null && bench.job.groups[groupId].switch?.on === false;
+        return groupId !== null && !switchedOff && l.amps.mean < FIRST_SHOW_AMPS;
+      });
     const dark = darkIn(steady);
     if (dark.length === 0) return [];
     const amps = Math.max(...dark.map((l) => l.amps.mean));

@@ -1,9 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { mcCamyKelvin, planckianXy, screenColour } from './colour';
 import { lowRiskPercent, worstFlicker } from './flicker';
-import { illuminanceBelow } from './illuminance';
 import { lightness, shareOfLightness } from './lightness';
-import { nearestWord, wantedWords, windowLightness } from './wanted';
+import { DAY_LUX, nearestWord, wantedWords, windowLightness, windowLightnessBy } from './wanted';
 
 describe('lightness (CIE 1976)', () => {
   test('0.184 of the white is the middle; half, a tenth and a hundredth are 76, 38 and 9', () => {
@@ -32,16 +31,6 @@ describe('colour', () => {
     expect(blue(screenColour({ kelvin: 2200 }))).toBeLessThan(blue(screenColour({ kelvin: 2700 })));
     expect(blue(screenColour({ kelvin: 2700 }))).toBeLessThan(blue(screenColour({ kelvin: 6500 })));
     expect(screenColour({ x: 0.69, y: 0.3 })).toMatch(/^#ff[0-3]/);
-  });
-});
-
-describe('illuminance', () => {
-  test('one Lambertian point: flux / (pi h^2) below it', () => {
-    expect(illuminanceBelow([{ millimetres: 0, lumens: 1 }], 0, 100)).toBeCloseTo(1 / Math.PI / 0.01, 9);
-  });
-  test('a long row tends to the endless line, flux per metre over 2 h', () => {
-    const row = Array.from({ length: 4001 }, (_, i) => ({ millimetres: (i - 2000) * 2, lumens: 0.01 }));
-    expect(illuminanceBelow(row, 0, 50) / (5 / (2 * 0.05))).toBeCloseTo(1, 2);
   });
 });
 
@@ -81,4 +70,12 @@ test('words ascend in even steps of lightness, and are their own nearest', () =>
     expect(levels[i] - levels[i - 1]).toBeLessThan(20);
   }
   for (const w of wantedWords) expect(nearestWord(w.lux).id).toBe(w.id);
+});
+
+test('by day a window is told against a lit room, by night against a bright window', () => {
+  expect(windowLightnessBy(DAY_LUX, 'day')).toBeCloseTo(100, 9);
+  for (const lux of [5, 50, 200]) {
+    expect(windowLightnessBy(lux, 'night')).toBe(windowLightness(lux));
+    expect(windowLightnessBy(lux, 'day')).toBeLessThan(windowLightness(lux));
+  }
 });

@@ -24,6 +24,14 @@ export function windowLightness(lux: number): number {
   return Math.min(100, lightness(lux / FULL_LUX));
 }
 
+/** Light of a room for reading and writing (EN 12464-1): what the eye takes for white by day. */
+export const DAY_LUX = 500;
+
+/** Lightness of a window, 0 to 100, in a dark room or in a lit one. */
+export function windowLightnessBy(lux: number, by: 'night' | 'day'): number {
+  return by === 'night' ? windowLightness(lux) : Math.min(100, lightness(lux / DAY_LUX));
+}
+
 /** The word nearest, by lightness, to an illuminance. */
 export function nearestWord(lux: number): (typeof wantedWords)[number] {
   const at = lightness(lux / FULL_LUX);

@@ -18,6 +18,8 @@ export interface LedPart {
   readonly lumens: number;
   /** How it comes: a single lamp, a unit cut off a strip, a lamp of a fairy string, or one at the end of a light bar. */
   readonly form: 'led' | 'strip' | 'fairy' | 'bar';
+  /** Whole angle between the directions of half its greatest intensity; 120 is a matt surface. */
+  readonly beamDegrees: number;
   /** Lamps in series inside it, and the resistance built in with them. */
   readonly inSeries: number;
   readonly builtInOhms: number;
@@ -58,6 +60,7 @@ const chip = {
   longLifeShare: 0.75,
   reverseVolts: 5,
   form: 'led',
+  beamDegrees: 120,
   inSeries: 1,
   builtInOhms: 0,
   unitMillimetres: null,
@@ -102,6 +105,13 @@ export const leds: Readonly<Record<string, LedPart>> = Object.fromEntries(
       { id: 'white-glow', name: 'Glow white, 2200 K', ...white, lumens: 1.2, colour: { kelvin: 2200 } },
       { id: 'white-warm', name: 'Warm white, 2700 K', ...white, colour: { kelvin: 2700 } },
       { id: 'white-neutral', name: 'Neutral white, 4000 K', ...white, lumens: 1.6, colour: { kelvin: 4000 } },
+      {
+        id: 'white-round',
+        name: 'Round 3 mm, warm 3000 K, 30° beam',
+        ...white,
+        beamDegrees: 30,
+        colour: { kelvin: 3000 },
+      },
       { id: 'white-cool', name: 'Cool white, 6500 K', ...white, lumens: 1.7, colour: { kelvin: 6500 } },
       {
         id: 'yellow',

@@ -59,7 +59,8 @@ export function parseQuantity(text: string, unit: UnitName, limits: ParseLimits 
   }
   const { figure, bare } = found;
   if (!Number.isFinite(figure)) return fail(`“${typed}” is not ${wanted.what}. ${example}`);
-  if (figure < 0) return fail(`“${typed}” is below zero; ${wanted.what} here is not.`);
+  if (figure < 0 && !((limits.least ?? 0) < 0))
+    return fail(`“${typed}” is below zero; ${wanted.what} here is not.`);
   if (unit === 'farad' && bare && figure >= 1) {
     return fail(`“${typed}” can be read two ways: ${typed} µF or ${typed} pF? Write the unit.`);
   }
@@ -112,6 +113,7 @@ function scaled(figure: number, power: number): number {
 
 const exampleOf: Readonly<Record<UnitName, string>> = {
   'kilometre-per-hour': '40 km/h',
+  degree: '15°',
   kelvin: '2700 K',
   ohm: '4k7, 4.7 kΩ or 680',
   farad: '470 µF, 470u or 4u7',

@@ -38,6 +38,7 @@ export const units = {
     what: 'a speed',
     writes: [0],
   },
+  degree: { symbol: '°', spellings: ['degree', 'degrees', 'deg', '°'], what: 'an angle', writes: [0] },
   kelvin: { symbol: 'K', spellings: ['kelvin', 'k'], what: 'a colour temperature', writes: [0] },
   lux: { symbol: 'lx', spellings: ['lux', 'lx'], what: 'an illuminance', writes: [0] },
 } as const satisfies Record<string, Unit>;

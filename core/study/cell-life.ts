@@ -1,7 +1,7 @@
 import { cellTypes } from '../part/cell';
 import { lower } from '../assembly/lower';
 import { steadyStudy } from './steady';
-import { meanLux, windowLight } from './window-light';
+import { coachLight } from './coach-light';
 import type { Bench } from './bench';
 
 /** Light and current while a cell empties. Time zero is the cell as it is now. */
@@ -35,7 +35,7 @@ export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
   const at = (spent: number): { lux: number; amps: number } => {
     const there = { ...bench, lowered: lower(assembly, { ...supply, spent }, { controls: bench.controls }) };
     const steady = steadyStudy(there);
-    return { lux: meanLux(windowLight(job, steady)), amps: steady.supplyAmps.mean };
+    return { lux: coachLight(job, steady).litLux, amps: steady.supplyAmps.mean };
   };
   const fresh = at(0);
   if (!(fresh.amps > 1e-9) || !(fresh.lux > 0)) return null;

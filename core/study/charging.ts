@@ -3,7 +3,7 @@ import { benchOf } from './bench';
 import { inrushStudy } from './inrush';
 import { powerCutStudy } from './power-cut';
 import { steadyStudy } from './steady';
-import { meanLux, windowLight } from './window-light';
+import { coachLight } from './coach-light';
 import type { ConditioningRecord } from '../document/coach-record';
 import type { Layout } from '../document/layout';
 
@@ -49,7 +49,7 @@ export function chargingWays(layout: Layout, jobId: string): ChargingWay[] {
       peakAmps: inrush?.peakAmps ?? 0,
       overSeconds: inrush?.overSeconds ?? 0,
       holdSeconds: powerCutStudy(bench, steady).moments[0],
-      lux: meanLux(windowLight(bench.job, steady)),
+      lux: coachLight(bench.job, steady).litLux,
       isNow: id === now,
     };
   });

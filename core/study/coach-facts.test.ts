@@ -13,6 +13,7 @@ import { noLoadStudy } from './no-load';
 import { likedLux, proposeDrive } from './proposal';
 import { layLamps } from './schools';
 import { cellShortcut, holdShortcut, stripLeftShortcut, stripShortcut } from './shortcut';
+import { coachLight } from './coach-light';
 import { steadyStudy } from './steady';
 import type { Draft } from 'immer';
 import type { Job, Layout } from '../document/layout';
@@ -172,13 +173,22 @@ test('hold time by hand is C dV / I (closed form)', () => {
 
 describe('a proposal', () => {
   test('comes from the drawer where the drawer has enough of it', () => {
+    // What 4.7 kohm gives is wanted; the drawer has 22 of them.
+    const bench = benchOf(
+      layoutWith((job) => void (job.groups.roof.ohms = 4700)),
+      demoJob,
+    );
+    const wantedLux = coachLight(bench.job, steadyStudy(bench)).litLux;
     const p = proposeDrive(
-      layoutWith(() => undefined),
+      layoutWith((job) => void (job.wantedLux = wantedLux)),
       demoJob,
       'roof',
     )!;
     expect(p).toMatchObject({ from: 'drawer', figure: 4700 });
-    const empty = layoutWith((_, draft) => void (draft.drawer.resistors = {}));
+    const empty = layoutWith((job, draft) => {
+      job.wantedLux = wantedLux;
+      draft.drawer.resistors = {};
+    });
     expect(proposeDrive(empty, demoJob, 'roof')!.from).toBe('E12');
   });
   test('a finer series is never further off, and E96 hits within 1.3 %', () => {

@@ -6,7 +6,7 @@ import { benchOf } from './bench';
 import { costOf, jointsOf } from './bill';
 import { powerCutStudy } from './power-cut';
 import { steadyStudy } from './steady';
-import { meanLux, windowLight } from './window-light';
+import { coachLight } from './coach-light';
 
 /** One way of building a job, as it compares with the others. */
 export interface ComparedWay {
@@ -67,7 +67,7 @@ function laidOut(layout: Layout, patches: readonly Patch[]): Layout {
 function wayOf(layout: Layout, jobId: string): Omit<ComparedWay, 'variantId' | 'name'> {
   const bench = benchOf(layout, jobId);
   const steady = steadyStudy(bench);
-  const lux = meanLux(windowLight(bench.job, steady));
+  const lux = coachLight(bench.job, steady).litLux;
   return {
     lux,
     word: lux > 0 ? nearestWord(lux).name : 'Dark',

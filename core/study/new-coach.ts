@@ -2,6 +2,7 @@ import { change, type Change } from '../document/patch';
 import { inOrder, type Job, type Layout } from '../document/layout';
 import { legends } from '../document/wire-legend';
 import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../document/migrations';
+import { usualInterior } from '../document/usual-interior';
 import { freeId, usualSupply } from '../document/usual-supply';
 import { scales } from '../quantity/scale';
 import { supplyKind, type SupplyKindName } from '../supply';
@@ -10,15 +11,16 @@ import { patched } from '../document/patch';
 
 /** Sorts of coaches, with the defaults that follow from them; metres of the prototype (common practice, no source). */
 export const coachSorts = [
-  { id: 'open', name: 'Open saloon', metres: 20, windows: 8 },
-  { id: 'compartment', name: 'Compartment coach', metres: 19.5, windows: 7 },
-  { id: 'short', name: 'Short four-wheeler', metres: 10, windows: 4 },
-  { id: 'van', name: 'Luggage van', metres: 14, windows: 2 },
+  { id: 'open', name: 'Open saloon', metres: 20, windows: 8, plan: 'open' },
+  { id: 'compartment', name: 'Compartment coach', metres: 19.5, windows: 7, plan: 'compartment' },
+  { id: 'sleeping', name: 'Sleeping coach', metres: 22.5, windows: 10, plan: 'sleeping' },
+  { id: 'short', name: 'Short four-wheeler', metres: 10, windows: 4, plan: 'divided' },
+  { id: 'van', name: 'Luggage van', metres: 14, windows: 2, plan: 'luggage' },
 ] as const;
 export type CoachSort = (typeof coachSorts)[number]['id'];
 
-/** Height and width of the prototype's body, its lamps above the seats, and its wheels, in metres. */
-const BODY = { width: 2.85, height: 2.6, drop: 2.05, wheel: 0.914 };
+/** Height and width of the prototype's body, and its wheels, in metres. */
+const BODY = { width: 2.85, height: 2.6, wheel: 0.914 };
 
 /** A coach as wanted by someone who has not said more than what feeds it and how long it is. */
 export interface CoachWish {
@@ -55,20 +57,21 @@ export function newCoach(layout: Layout, wish: CoachWish): Change & { readonly j
       const order = 1 + Math.max(0, ...Object.values(layout.supplies).map((s) => s.order));
       draft.supplies[supplyId] = usualSupply(kindName, layout.scale, order);
     }
+    const dimensions = {
+      lengthMillimetres: wish.lengthMillimetres,
+      widthMillimetres: mm(BODY.width),
+      bodyHeightMillimetres: mm(BODY.height),
+      windowCount: sort.windows,
+      wheelMillimetres: mm(BODY.wheel),
+    };
     const job: Job = {
       order: 1 + Math.max(0, ...Object.values(layout.jobs).map((j) => j.order)),
       kind: 'coach',
       name: wish.name,
       note: '',
       supplyId,
-      dimensions: {
-        lengthMillimetres: wish.lengthMillimetres,
-        widthMillimetres: mm(BODY.width),
-        bodyHeightMillimetres: mm(BODY.height),
-        windowCount: sort.windows,
-        lampDropMillimetres: mm(BODY.drop),
-        wheelMillimetres: mm(BODY.wheel),
-      },
+      dimensions,
+      interior: usualInterior(sort.plan, dimensions, layout.scale),
       wantedLux: wish.wantedLux,
       conditioning: {
         rectifier: 'none',

@@ -5,7 +5,7 @@ import { change } from '../document/patch';
 import { inOrder, type Layout } from '../document/layout';
 import { atMost, benchOf } from './bench';
 import { steadyStudy, type SteadyStudy } from './steady';
-import { meanLux, windowLight } from './window-light';
+import { coachLight } from './coach-light';
 import type { GroupRecord } from '../document/coach-record';
 
 /** One thing that can be fitted, and what it then gives. */
@@ -31,8 +31,12 @@ export interface Proposal {
   /** Heat in each such resistor (or in the limiter), and the resistor body that takes it. */
   readonly watts: number;
   readonly ratedWatts: number;
-  /** Light it gives, in lux at seat height. */
+  /** What it is sized by: the wanted light, or where no window tells, the current of a lamp. */
+  readonly by: 'light' | 'current';
+  /** Light it gives over the lit windows, in lux at seat height. */
   readonly lux: number;
+  /** Mean current of a lamp it gives. */
+  readonly amps: number;
   /** Why the wanted light is not reached, when it is not. */
   readonly limitedBy: 'lamp' | 'supply' | null;
 }
@@ -84,7 +88,11 @@ export function proposeDrive(
   const limiter = chosen === 'limiter';
   let stored: Float64Array | undefined;
 
+  const wantedAmps = ampsWanted(layout, jobId, groupId);
+
   interface Tried {
+    /** Mean over the group's lamps. */
+    readonly amps: number;
     readonly lux: number;
     /** The largest share of its long-life current that a lamp of the group carries. */
     readonly load: number;
@@ -103,6 +111,7 @@ export function proposeDrive(
     const { layout: tried } = change(layout, (draft) => {
       const g = draft.jobs[jobId].groups[groupId];
       g.drive = chosen;
+      if (g.switch) g.switch.on = true;
       if (limiter) g.limiterAmps = figure;
       else g.ohms = figure;
     });
@@ -114,13 +123,16 @@ export function proposeDrive(
     const heats = limiter
       ? [hard.holders.get(`limiter-${groupId}`)?.watts ?? 0]
       : [...hard.resistors].filter(([id]) => resistorIds.has(id)).map(([, r]) => r.watts);
+    const own = steady.lamps.filter((l) => memberIds.has(l.lampId));
     return {
-      lux: meanLux(windowLight(tried.jobs[jobId], steady)),
+      amps: own.reduce((sum, l) => sum + l.amps.mean, 0) / Math.max(1, own.length),
+      lux: coachLight(tried.jobs[jobId], steady).litLux,
       load: loadOf(hard),
       watts: Math.max(0, ...heats),
     };
   };
-  const tooBright = (t: Tried): boolean => t.lux > job.wantedLux || t.load > 1;
+  const tooBright = (t: Tried): boolean =>
+    t.load > 1 || (wantedAmps === null ? t.lux > job.wantedLux : t.amps > wantedAmps);
 
   // Bracketed by figures at which it is too bright, and at which it is not.
   let bright = limiter ? MOST_LIMITER_AMPS : 0.1;
@@ -143,7 +155,7 @@ export function proposeDrive(
       from = limiter ? 'adjustable' : 'E12';
       at = solve(figure);
     }
-    if (!(at.lux > 0)) return null;
+    if (!((wantedAmps === null ? at.lux : at.amps) > 0)) return null;
     const body = bodyFor(at.watts);
     return {
       drive: chosen,
@@ -153,10 +165,32 @@ export function proposeDrive(
       offers,
       watts: at.watts,
       ratedWatts: body?.watts ?? 5,
+      by: wantedAmps === null ? 'light' : 'current',
       lux: at.lux,
+      amps: at.amps,
       limitedBy,
     };
   }
+}
+
+/** Current of a tail or marker lamp: about 2 kohm on 12 V (common practice, no source). */
+const TAIL_LAMP_AMPS = 0.005;
+
+/**
+ * What a group's lamps are sized by where the windows do not tell: tail and marker lamps by the usual
+ * current, a later group of room lamps by what the first group's carry.
+ * @returns amperes a lamp; null where the wanted light decides
+ */
+function ampsWanted(layout: Layout, jobId: string, groupId: string): number | null {
+  const job = layout.jobs[jobId];
+  const roleIn = (id: string) =>
+    Object.values(job.lamps).filter((l) => l.groupId === id && l.role === 'room');
+  if (roleIn(groupId).length === 0) return TAIL_LAMP_AMPS;
+  const first = inOrder(job.groups).find((g) => roleIn(g.id).length > 0)!.id;
+  if (first === groupId) return null;
+  const own = steadyStudy(benchOf(layout, jobId)).lamps.filter((l) => job.lamps[l.lampId].groupId === first);
+  const mean = own.reduce((sum, l) => sum + l.amps.mean, 0) / Math.max(1, own.length);
+  return mean > 0 ? mean : null;
 }
 
 function preferredOffer(offers: readonly Offer[], exact: number): { figure: number; from: Offer['from'] } {
@@ -234,5 +268,5 @@ export function likedLux(
     group.drive = ohms > 0 ? 'resistor-shared' : 'none';
     if (ohms > 0) group.ohms = ohms;
   });
-  return meanLux(windowLight(bench.jobs[jobId], steadyStudy(benchOf(bench, jobId))));
+  return coachLight(bench.jobs[jobId], steadyStudy(benchOf(bench, jobId))).litLux;
 }

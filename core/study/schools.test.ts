@@ -17,13 +17,14 @@ import { oldBulbs, oldBulbsOfRake } from './old-bulbs';
 import { rectifierCosts } from './rectifier-costs';
 import { firstGroup, layLamps, offerSchool, schools } from './schools';
 import { steadyStudy } from './steady';
-import { meanLux, spreadPlaces, windowLight } from './window-light';
+import { coachLight } from './coach-light';
+import { spreadPlaces } from './places';
 import type { Layout } from '../document/layout';
 
 const kinds = Object.keys(supplyKinds) as SupplyKindName[];
 const luxOf = (layout: Layout, jobId: string): number => {
   const bench = benchOf(layout, jobId);
-  return meanLux(windowLight(bench.job, steadyStudy(bench)));
+  return coachLight(bench.job, steadyStudy(bench)).litLux;
 };
 
 describe('a new coach, from few answers', () => {

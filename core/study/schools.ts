@@ -1,6 +1,7 @@
 import { change, type Patch } from '../document/patch';
 import { inOrder, type Job, type Layout } from '../document/layout';
 import { lampType } from '../document/lamp-type';
+import { usualGroup, usualLamp } from '../document/usual-lamp';
 import { leds } from '../part/led';
 import { supplyKind } from '../supply';
 import { benchOf } from './bench';
@@ -8,7 +9,7 @@ import { refusedCombination } from './combination';
 import { noLoadStudy } from './no-load';
 import { proposeDrive } from './proposal';
 import { reservoirRatingFor } from './ride';
-import { spreadPlaces } from './window-light';
+import { spreadPlaces } from './places';
 import type { Draft } from 'immer';
 
 /** A way of lighting a coach that people follow. */
@@ -22,32 +23,26 @@ export interface School {
 
 const UNIT_GAP_MILLIMETRES = 4;
 
-/** Replaces the lamps by so many of another type, evenly spread, all in the first group. */
+/** Replaces the lamps of the rooms by so many of another type, evenly spread on the centre line, all in the first group. */
 export function layLamps(job: Draft<Job>, part: string, count: number): void {
   const groupId = firstGroup(job);
   const places = spreadPlaces(count, job.dimensions.lengthMillimetres);
-  const tint = Object.values(job.lamps)[0]?.tint ?? 'none';
-  job.lamps = Object.fromEntries(
-    places.map((placeMillimetres, i) => [
+  const tint = Object.values(job.lamps).find((l) => l.role === 'room')?.tint ?? 'none';
+  const others = Object.entries(job.lamps).filter(([, l]) => l.role !== 'room');
+  job.lamps = Object.fromEntries([
+    ...places.map((placeMillimetres, i): [string, Job['lamps'][string]] => [
       `lamp-${i + 1}`,
-      { order: i + 1, part, placeMillimetres, groupId, tint },
+      usualLamp({ order: i + 1, part, placeMillimetres, groupId, tint }),
     ]),
-  );
+    ...others,
+  ]);
 }
 
 /** The first group of a job; made when there is none. */
 export function firstGroup(job: Draft<Job>): string {
   const first = inOrder(job.groups)[0];
   if (first) return first.id;
-  job.groups.roof = {
-    order: 1,
-    drive: 'resistor-each',
-    ohms: 2200,
-    ratedWatts: 0.125,
-    inSeries: 1,
-    limiterAmps: 0.01,
-    builtIn: { kind: 'nothing' },
-  };
+  job.groups.roof = usualGroup(1);
   return 'roof';
 }
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readLayout } from '../../core/document/file';
-import { demo } from '../generated';
+import { boatTrain } from '../generated';
 import { judged, openBrowser, serve, visit } from './browser';
 
 let browser: Browser;
@@ -21,7 +21,7 @@ const give = (page: Page, name: string, content: string | Buffer) =>
     .getByLabel('Layout file to import')
     .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
 
-const text = JSON.stringify(demo());
+const text = JSON.stringify(boatTrain());
 const another = text
   .replace('"Brackwater Quay"', '"Saltmarsh Halt"')
   .replace('Compartment coach 14', 'Coach of the halt');
@@ -35,7 +35,7 @@ describe('files', () => {
     ]);
     expect(download.suggestedFilename()).toBe('brackwater-quay.hazel.json');
     const read = readLayout(readFileSync((await download.path())!, 'utf8'));
-    expect(read.ok && read.layout).toEqual(demo());
+    expect(read.ok && read.layout).toEqual(boatTrain());
     await give(page, 'halt.hazel.json', another);
     await page.getByText('Saltmarsh Halt').first().waitFor();
     await page.getByRole('button', { name: /^Undo/ }).click();
@@ -54,7 +54,7 @@ describe('files', () => {
     [
       'newer',
       'newer.hazel.json',
-      text.replace('"version":2', '"version":12'),
+      text.replace('"version":3', '"version":12'),
       /newer Hazel Spark \(version 12/,
     ],
     ['foreign', 'foreign.json', '{"format":"shopping-list","version":1}', /not a Hazel Spark layout/],

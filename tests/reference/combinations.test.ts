@@ -7,6 +7,7 @@ import { refusedCombination } from '../../core/study/combination';
 import { steadyStudy } from '../../core/study/steady';
 import { change } from '../../core/document/patch';
 import { lampType } from '../../core/document/lamp-type';
+import { usualLamp } from '../../core/document/usual-lamp';
 import { demo, demoJob } from '../generated';
 import { expectSameAsReference } from './compare';
 import type { Draft } from 'immer';
@@ -71,7 +72,7 @@ const lampsOf = (job: Draft<Job>, part: string, count: number): void => {
   job.lamps = Object.fromEntries(
     Array.from({ length: count }, (_, i) => [
       `l${i + 1}`,
-      { order: i + 1, part, placeMillimetres: 20 + 40 * i, groupId: 'roof', tint: 'none' },
+      usualLamp({ order: i + 1, part, placeMillimetres: 20 + 40 * i, groupId: 'roof' }),
     ]),
   );
 };

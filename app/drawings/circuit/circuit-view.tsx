@@ -85,10 +85,12 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
     case 'switch':
       return (
         <g>
-          <SwitchSymbol from={at.one} to={at.two} />
-          <text className="note" x={(at.one.x + at.two.x) / 2} y={at.one.y + 24} textAnchor="middle">
-            switch
-          </text>
+          <SwitchSymbol from={at.one} to={at.two} on={part.on} />
+          {at.one.x !== at.two.x && (
+            <text className="note" x={(at.one.x + at.two.x) / 2} y={at.one.y + 24} textAnchor="middle">
+              switch
+            </text>
+          )}
         </g>
       );
     case 'diode':

@@ -32,6 +32,8 @@ const MINUS = 312;
 export const RETURN_LINE = MINUS;
 /** The line of the lamps behind a limiter or a shared resistor. */
 const OWN_LINE = 138;
+/** The line behind a group's own switch. */
+const SWITCHED_LINE = 104;
 const OWN_RESISTOR = 152;
 const LEFT_RAIL = 262;
 const HEIGHT = 352;
@@ -42,7 +44,6 @@ const LEG = 170;
 
 /** Width each part before the lamps takes. */
 const widths: Partial<Record<Part['kind'], number>> = {
-  switch: 62,
   bridge: 110,
   electrolytic: 76,
   regulator: 84,
@@ -69,6 +70,7 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
   const before =
     x +
     assembly.parts.reduce((sum, p) => sum + (widths[p.kind] ?? 0), 0) +
+    (has('switch') ? 62 : 0) +
     (has('charge') && !beside ? 62 : 0) +
     (has('rectifier') ? 62 : 0) +
     (beside ? 50 : 0);
@@ -85,7 +87,11 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
         place(part, { right: { x: 54, y: PLUS }, left: { x: 54, y: LEFT_RAIL } });
         break;
       case 'switch':
-        lying(part, 'one', 'two');
+        if (part.id === 'switch') lying(part, 'one', 'two');
+        else {
+          x += pitch;
+          place(part, { one: { x, y: PLUS }, two: { x, y: SWITCHED_LINE } });
+        }
         break;
       case 'bridge':
         place(part, {
@@ -115,14 +121,15 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
         if (part.role === 'charge' && !beside) lying(part, 'one', 'two');
         else if (part.role === 'shared') {
           x += pitch;
-          place(part, { one: { x, y: PLUS }, two: { x, y: OWN_LINE } });
+          place(part, { one: { x, y: feedOf(assembly, part) }, two: { x, y: OWN_LINE } });
         } else if (part.role === 'each') {
-          place(part, { one: { x: x + pitch, y: PLUS }, two: { x: x + pitch, y: OWN_RESISTOR } });
+          const y = feedOf(assembly, part);
+          place(part, { one: { x: x + pitch, y }, two: { x: x + pitch, y: OWN_RESISTOR } });
         }
         break;
       case 'limiter':
         x += pitch;
-        place(part, { in: { x, y: PLUS }, out: { x, y: OWN_LINE } });
+        place(part, { in: { x, y: feedOf(assembly, part) }, out: { x, y: OWN_LINE } });
         break;
       case 'regulator':
         place(part, {
@@ -153,7 +160,7 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
 type LampPart = Extract<Part, { kind: 'lamp' }>;
 
 const isOwnLine = (p: Part): boolean =>
-  p.kind === 'limiter' || (p.kind === 'resistor' && p.role === 'shared');
+  p.kind === 'limiter' || (p.kind === 'resistor' && p.role === 'shared') || p.id.startsWith('switch-');
 
 /** Lamps in the strings they form: one after another, cathode to anode. */
 function stringsOf(assembly: Assembly): LampPart[][] {
@@ -178,6 +185,12 @@ function stringsOf(assembly: Assembly): LampPart[][] {
     });
 }
 
+/** The line that feeds a part of a group: behind the group's switch where it has one. */
+function feedOf(assembly: Assembly, part: Part): number {
+  const group = part.kind === 'lamp' ? part.groupId : String(part.path[3]);
+  return assembly.parts.some((p) => p.id === `switch-${group}`) ? SWITCHED_LINE : PLUS;
+}
+
 /** Height at which the first lamp of a string begins. */
 function topOf(assembly: Assembly, head: LampPart, at: ReadonlyMap<string, Point>): number {
   const own = at.get(`resistor-${head.lampId}.two`);
@@ -185,7 +198,7 @@ function topOf(assembly: Assembly, head: LampPart, at: ReadonlyMap<string, Point
   const group = head.groupId ?? '';
   if (assembly.parts.some((p) => p.id === `resistor-${group}` || p.id === `limiter-${group}`))
     return OWN_LINE;
-  return head.groupId === null ? 164 : PLUS;
+  return head.groupId === null ? 164 : feedOf(assembly, head);
 }
 
 /** Corners of a lead: straight where it can be, else one corner; the bridge's plus steps aside first. */

@@ -56,15 +56,18 @@ export function DiodeSymbol({ from, to, size = 9 }: SpanProps & { readonly size?
 }
 
 /** A switch lying between its terminals, closed. */
-export function SwitchSymbol({ from, to }: SpanProps) {
-  const middle = (from.x + to.x) / 2;
+export function SwitchSymbol({ from, to, on }: SpanProps & { readonly on: boolean }) {
+  const [x, y] = [(from.x + to.x) / 2, (from.y + to.y) / 2];
+  const upright = from.x === to.x;
+  const half = upright ? 9 : 13;
+  const length = Math.hypot(to.x - from.x, to.y - from.y) / 2;
   return (
-    <g className="symbol">
-      <line x1={from.x} y1={from.y} x2={middle - 14} y2={from.y} />
-      <line x1={middle + 14} y1={to.y} x2={to.x} y2={to.y} />
-      <circle cx={middle - 13} cy={from.y} r={2.6} />
-      <circle cx={middle + 13} cy={to.y} r={2.6} />
-      <line x1={middle - 11} y1={from.y - 1.5} x2={middle + 13} y2={to.y - 4} />
+    <g className="symbol" transform={`translate(${x} ${y})${upright ? ' rotate(90)' : ''}`}>
+      <line x1={-length} y1={0} x2={-half - 1} y2={0} />
+      <line x1={half + 1} y1={0} x2={length} y2={0} />
+      <circle cx={-half} cy={0} r={2.6} />
+      <circle cx={half} cy={0} r={2.6} />
+      <line x1={2 - half} y1={-1.5} x2={half} y2={on ? -4 : -13} />
     </g>
   );
 }

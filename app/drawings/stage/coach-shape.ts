@@ -1,4 +1,4 @@
-import { windowCentres } from '../../../core/study/window-light';
+import { windowShape } from '../../../core/document/usual-interior';
 import type { CoachRecord } from '../../../core/document/coach-record';
 
 /** A coach's side in millimetres, x along it from its left end, y up from the rail head. */
@@ -18,8 +18,7 @@ export interface CoachShape {
 /** Shares of the body at which things usually lie; the person gives the body, this draws the rest. */
 export function coachShape(dimensions: CoachRecord['dimensions']): CoachShape {
   const { lengthMillimetres: length, bodyHeightMillimetres: height, wheelMillimetres } = dimensions;
-  const windows = windowCentres(dimensions);
-  const pitch = windows.length > 1 ? windows[1] - windows[0] : length / 3;
+  const panes = windowShape(dimensions);
   const floor = wheelMillimetres * 1.1;
   const base = Math.min(length * 0.13, wheelMillimetres * 2.6) / 2;
   const trucks = [length * 0.16, length * 0.84];
@@ -27,10 +26,10 @@ export function coachShape(dimensions: CoachRecord['dimensions']): CoachShape {
     length,
     floor,
     roof: floor + height,
-    windowBottom: floor + height * 0.42,
-    windowTop: floor + height * 0.76,
-    windowWidth: Math.min(pitch * 0.62, height),
-    windows,
+    windowBottom: floor + panes.sill,
+    windowTop: floor + panes.head,
+    windowWidth: panes.width,
+    windows: panes.centres,
     wheels: trucks.flatMap((t) => [t - base, t + base]),
     wheelRadius: wheelMillimetres / 2,
     trucks,

@@ -4,9 +4,10 @@ import { prototypeMetres } from '../../../core/quantity/scale';
 import { quantityParts, formatQuantity } from '../../../core/quantity/format';
 import { lightAt } from '../../../core/study/power-cut';
 import { coachShape } from './coach-shape';
-import { CoachOnStage } from './coach-on-stage';
+import { CoachOnStage, roofLift } from './coach-on-stage';
 import { StageControls } from './stage-controls';
-import type { JobControls } from '../../store/run-store';
+import { ViewSwitches } from './view-switches';
+import { useRunStore, type JobControls } from '../../store/run-store';
 import type { Solved } from '../../store/use-solved';
 import type { LivePlay } from '../../workers/use-live-run';
 import type { TaskState } from '../../workers/use-task';
@@ -41,16 +42,19 @@ export function Stage({ layout, jobId, solved, cut, controls, live, onKey }: Sta
   const share = playing ? live.now!.light : on ? 1 : cut.answer ? lightAt(cut.answer, seconds) : 1;
   // While it runs, light is told against the state it is made for; that is what the windows then are solved at.
   const shown = (level: number): number => Math.min(100, lightness(shareOfLightness(level) * share));
-  const height = shape.roof + ABOVE + BELOW;
+  const view = useRunStore((s) => s.view);
+  const above = ABOVE + (view.roof ? 0 : roofLift(shape));
+  const height = shape.roof + above + BELOW;
   const side = Math.max(shape.length * 0.37, (height * 3.4 - shape.length) / 2);
-  const dimmest = Math.min(...solved.windows.map((w) => w.lightness));
+  const onSide = (view.side === 'far' ? solved.light?.far : solved.light?.near) ?? [];
+  const dimmest = Math.min(...onSide.filter((w) => !w.leftDark).map((w) => w.lightness));
   const dark = cut.answer?.moments[2] ?? null;
   const amps = playing ? live.now!.supplyAmps : on ? (solved.steady?.supplyAmps.mean ?? 0) : 0;
   const drawn = quantityParts(amps, 'amp');
   const travelled = playing ? live.now!.placeMillimetres : 0;
   return (
     <section
-      className="stage"
+      className={view.by === 'day' ? 'stage by-day' : 'stage'}
       // A stage takes single keys while it has the focus, so it can be reached by keyboard.
       tabIndex={0}
       aria-label={`Stage: ${job.name}, ${on ? 'powered' : 'power cut'}. P switches the power, question mark lists the keys.`}
@@ -58,13 +62,20 @@ export function Stage({ layout, jobId, solved, cut, controls, live, onKey }: Sta
     >
       <svg
         className="scene"
-        viewBox={`${-side} ${-(shape.roof + ABOVE)} ${shape.length + 2 * side} ${height}`}
+        viewBox={`${-side} ${-(shape.roof + above)} ${shape.length + 2 * side} ${height}`}
         preserveAspectRatio="xMidYMid meet"
         role="img"
         aria-label={`${job.name} drawn to scale`}
       >
         <Track from={-10 * side} to={shape.length + 10 * side} shift={travelled} />
-        <CoachOnStage job={job} steady={solved.steady} windows={solved.windows} light={shown} numbers />
+        <CoachOnStage
+          job={job}
+          steady={solved.steady}
+          light={solved.light}
+          view={view}
+          shown={shown}
+          numbers
+        />
         {playing && !live.now!.contact && (
           <text x={shape.length / 2} y={-shape.roof - 14} textAnchor="middle" fontSize={6} fill="#ffc46b">
             no contact
@@ -107,6 +118,7 @@ export function Stage({ layout, jobId, solved, cut, controls, live, onKey }: Sta
           </dd>
         </div>
       </dl>
+      <ViewSwitches hasCorridor={job.interior.corridor !== null} corridorSide={job.interior.corridor?.side} />
       <StageControls
         jobId={jobId}
         supply={solved.bench.supply}

@@ -1,0 +1,33 @@
+import { useRunStore } from '../../store/run-store';
+
+interface ViewSwitchesProps {
+  readonly hasCorridor: boolean;
+  readonly corridorSide: 'near' | 'far' | undefined;
+}
+
+/** Which side, by night or by day, with the roof on or lifted. */
+export function ViewSwitches({ hasCorridor, corridorSide }: ViewSwitchesProps) {
+  const view = useRunStore((s) => s.view);
+  const look = useRunStore((s) => s.look);
+  const other = view.side === 'near' ? 'far' : 'near';
+  const sideName = hasCorridor
+    ? view.side === corridorSide
+      ? 'Corridor side'
+      : 'Room side'
+    : view.side === 'near'
+      ? 'Near side'
+      : 'Far side';
+  return (
+    <div className="view-switches" role="group" aria-label="How the stage is looked at">
+      <button type="button" onClick={() => look({ side: other })} title="Look from the other side">
+        {sideName}
+      </button>
+      <button type="button" onClick={() => look({ by: view.by === 'night' ? 'day' : 'night' })}>
+        {view.by === 'night' ? 'Night' : 'Day'}
+      </button>
+      <button type="button" onClick={() => look({ roof: !view.roof })}>
+        {view.roof ? 'Roof on' : 'Roof off'}
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import { Choice } from '../fields/choice';
+import { inOrder, type Job } from '../../core/document/layout';
+import { useChosenGroup, useRunStore } from '../store/run-store';
+
+/** Which lamps the figures below are about; nothing where there is one group. */
+export function GroupTabs({ job, jobId }: { readonly job: Job; readonly jobId: string }) {
+  const chosen = useChosenGroup(job, jobId);
+  const choose = useRunStore((s) => s.chooseGroup);
+  const groups = inOrder(job.groups);
+  if (groups.length < 2) return null;
+  return (
+    <Choice<string>
+      label="Which lamps"
+      quiet
+      columns={Math.min(3, groups.length)}
+      options={groups.map((g) => ({
+        value: g.id,
+        name: g.name,
+        figure:
+          g.switch?.on === false
+            ? 'off'
+            : String(Object.values(job.lamps).filter((l) => l.groupId === g.id).length),
+      }))}
+      value={chosen?.id ?? null}
+      onChoose={(id) => choose(jobId, id)}
+    />
+  );
+}

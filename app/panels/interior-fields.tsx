@@ -1,0 +1,232 @@
+import { Button } from 'antd';
+import { More } from '../fields/more';
+import { NumberField } from '../fields/number-field';
+import { SelectField } from '../fields/select-field';
+import { useLayoutStore } from '../store/layout-store';
+import { lampDrop, roomKinds, type InteriorRecord, type RoomKind } from '../../core/document/interior-record';
+import { inOrder } from '../../core/document/layout';
+import { interiorPlans, planOf, usualInterior, type InteriorPlan } from '../../core/document/usual-interior';
+import { freeId } from '../../core/document/usual-supply';
+import { formatQuantity } from '../../core/quantity/format';
+import { prototypeMetres } from '../../core/quantity/scale';
+import { coachInterior, type LaidRoom } from '../../core/study/coach-interior';
+import type { Draft } from 'immer';
+import type { PanelProps } from './panel-props';
+
+type InteriorProps = Pick<PanelProps, 'layout' | 'jobId'>;
+
+const finishes = [
+  { value: 0.15, label: 'dark wood or paint' },
+  { value: 0.4, label: 'plain light plastic' },
+  { value: 0.7, label: 'painted white' },
+];
+
+/** The inside of the coach: how it is divided, its heights, and what is behind which window. */
+export function InteriorFields({ layout, jobId }: InteriorProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const job = layout.jobs[jobId];
+  const { interior, dimensions } = job;
+  const plan = planOf(interior, dimensions, layout.scale);
+  const change = (label: string, recipe: (interior: Draft<InteriorRecord>) => void): void =>
+    edit(label, (draft) => recipe(draft.jobs[jobId].interior));
+  const finish = finishes.find((f) => f.value === interior.reflectance);
+  return (
+    <>
+      <h2 className="part-head">Inside</h2>
+      <SelectField<InteriorPlan>
+        label="Divided as"
+        value={plan ?? undefined}
+        placeholder="laid out by hand"
+        options={(Object.keys(interiorPlans) as InteriorPlan[]).map((p) => ({
+          value: p,
+          label: interiorPlans[p].name,
+        }))}
+        onChange={(p) =>
+          edit('Inside', (draft) => {
+            draft.jobs[jobId].interior = usualInterior(p, dimensions, layout.scale);
+          })
+        }
+      />
+      <div className="two-fields">
+        <NumberField
+          label="Seats above floor"
+          unit="millimetre"
+          figure={interior.seatMillimetres}
+          limits={{ least: 0, most: 100, range: '0 mm to 100 mm' }}
+          onCommit={(mm) => change('Seat height', (i) => void (i.seatMillimetres = mm))}
+        />
+        <NumberField
+          label="Light below the ceiling"
+          unit="millimetre"
+          figure={interior.lampsBelowCeilingMillimetres}
+          limits={{ least: 0, most: 50, range: '0 mm to 50 mm' }}
+          onCommit={(mm) => change('Height of the lamps', (i) => void (i.lampsBelowCeilingMillimetres = mm))}
+        />
+      </div>
+      <p className="hint">
+        So the lamps hang {formatQuantity(lampDrop(interior), 'millimetre')} above the seats; that decides the
+        light.
+      </p>
+      <Corridor layout={layout} jobId={jobId} />
+      <More label="Rooms, one by one" open={plan === null}>
+        <div className="two-fields">
+          <NumberField
+            label="Width inside"
+            unit="millimetre"
+            figure={interior.widthMillimetres}
+            limits={{ least: 3, most: 200, range: '3 mm to 200 mm' }}
+            onCommit={(mm) => change('Width inside', (i) => void (i.widthMillimetres = mm))}
+          />
+          <NumberField
+            label="Ceiling, above floor"
+            unit="millimetre"
+            figure={interior.ceilingMillimetres}
+            limits={{ least: 5, most: 250, range: '5 mm to 250 mm' }}
+            onCommit={(mm) => change('Ceiling', (i) => void (i.ceilingMillimetres = mm))}
+          />
+        </div>
+        <SelectField<number>
+          label="Walls and partitions"
+          value={finish?.value}
+          placeholder={`throw back ${Math.round(100 * interior.reflectance)} %`}
+          options={finishes}
+          onChange={(share) => change('Walls', (i) => void (i.reflectance = share))}
+        />
+        <RoomList layout={layout} jobId={jobId} />
+      </More>
+    </>
+  );
+}
+
+function Corridor({ layout, jobId }: InteriorProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const { interior } = layout.jobs[jobId];
+  const { corridor } = interior;
+  const usual = { widthMillimetres: 750 / 87, wallMillimetres: interior.ceilingMillimetres };
+  return (
+    <div className="two-fields">
+      <SelectField<'none' | 'near' | 'far'>
+        label="Side corridor"
+        value={corridor?.side ?? 'none'}
+        options={[
+          { value: 'none', label: 'none' },
+          { value: 'far', label: 'on the far side' },
+          { value: 'near', label: 'on the near side' },
+        ]}
+        onChange={(side) =>
+          edit('Side corridor', (draft) => {
+            const i = draft.jobs[jobId].interior;
+            i.corridor =
+              side === 'none'
+                ? null
+                : {
+                    widthMillimetres:
+                      Math.round((interior.widthMillimetres / 30.5) * usual.widthMillimetres * 10) / 10,
+                    wallMillimetres: usual.wallMillimetres,
+                    ...i.corridor,
+                    side,
+                  };
+          })
+        }
+      />
+      {corridor && (
+        <NumberField
+          label="Its width"
+          unit="millimetre"
+          figure={corridor.widthMillimetres}
+          limits={{ least: 1, most: 100, range: '1 mm to 100 mm' }}
+          aside={`${prototypeMetres(corridor.widthMillimetres, layout.scale).toFixed(2)} m`}
+          onCommit={(mm) =>
+            edit('Corridor', (draft) => void (draft.jobs[jobId].interior.corridor!.widthMillimetres = mm))
+          }
+        />
+      )}
+    </div>
+  );
+}
+
+/** Rooms from the left, each with what it is, where it ends, and how high the partition there is. */
+function RoomList({ layout, jobId }: InteriorProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const job = layout.jobs[jobId];
+  const rooms = coachInterior(job).rooms;
+  const change = (label: string, room: LaidRoom, set: Partial<LaidRoom>): void =>
+    edit(label, (draft) => void Object.assign(draft.jobs[jobId].interior.rooms[room.id], set));
+  const split = (room: LaidRoom): void =>
+    edit('Room divided', (draft) => {
+      const own = draft.jobs[jobId].interior.rooms;
+      const id = freeId(own, `room-${Object.keys(own).length + 1}`);
+      own[id] = {
+        ...own[room.id],
+        order: room.order - 0.5,
+        endMillimetres: Math.round((room.from + room.to) * 5) / 10,
+      };
+      inOrder(own).forEach((r, i) => (own[r.id].order = i + 1));
+    });
+  return (
+    <ol className="room-list">
+      {rooms.map((room, i) => (
+        <li key={room.id}>
+          <SelectField<RoomKind>
+            label={`Room ${i + 1}`}
+            value={room.kind}
+            options={(Object.keys(roomKinds) as RoomKind[]).map((k) => ({
+              value: k,
+              label: roomKinds[k].name,
+            }))}
+            onChange={(kind) => change('Room', room, { kind })}
+          />
+          {i < rooms.length - 1 ? (
+            <>
+              <NumberField
+                label="ends at"
+                unit="millimetre"
+                figure={room.to}
+                limits={{
+                  least: room.from,
+                  most: rooms[i + 1].to,
+                  range: `${formatQuantity(room.from, 'millimetre')} to ${formatQuantity(rooms[i + 1].to, 'millimetre')}`,
+                }}
+                onCommit={(endMillimetres) => change('Partition', room, { endMillimetres })}
+              />
+              <NumberField
+                label="wall there, high"
+                unit="millimetre"
+                figure={room.partitionMillimetres}
+                limits={{ least: 0, most: 250, range: '0 mm to 250 mm' }}
+                onCommit={(partitionMillimetres) => change('Partition', room, { partitionMillimetres })}
+              />
+            </>
+          ) : (
+            <p className="hint room-end">to the end</p>
+          )}
+          <div className="room-acts">
+            <label className="fit-label">
+              <input
+                type="checkbox"
+                checked={room.leftDark}
+                onChange={(e) => change('Left dark', room, { leftDark: e.target.checked })}
+              />
+              left dark
+            </label>
+            <Button size="small" onClick={() => split(room)}>
+              Divide
+            </Button>
+            {rooms.length > 1 && (
+              <Button
+                size="small"
+                onClick={() =>
+                  edit('Room taken out', (draft) => {
+                    Reflect.deleteProperty(draft.jobs[jobId].interior.rooms, room.id);
+                  })
+                }
+              >
+                Take out
+              </Button>
+            )}
+          </div>
+        </li>
+      ))}
+    </ol>
+  );
+}

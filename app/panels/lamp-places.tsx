@@ -1,0 +1,126 @@
+import { Button, Progress } from 'antd';
+import { Choice } from '../fields/choice';
+import { CountField } from '../fields/count-field';
+import { useLayoutStore } from '../store/layout-store';
+import { useSearch } from '../workers/use-search';
+import { hangLamps, rowsOfLamps } from '../../core/study/hang-lamps';
+import { equalPlacing, type Placing } from '../../core/study/place-lamps';
+import type { Job } from '../../core/document/layout';
+import type { PanelProps } from './panel-props';
+
+const MOST_IN_A_ROW = 40;
+
+interface LampPlacesProps extends PanelProps {
+  readonly groupId: string;
+}
+
+/** One row or two, how many in each, and the search for the best places. */
+export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const job = layout.jobs[jobId];
+  const rows = rowsOfLamps(job, groupId);
+  const perRow = rows.map((r) => r.length);
+  const search = useSearch<Placing>(job);
+  const hang = (counts: readonly number[], label: string): void =>
+    edit(label, (draft) => hangLamps(draft.jobs[jobId], groupId, equalPlacing(job, counts)));
+  const names = rowNames(job, rows.length);
+  const now = solved.light?.evenness ?? 0;
+  const found = search.answer;
+  return (
+    <>
+      <Choice<string>
+        label="Rows under the roof"
+        columns={2}
+        options={[
+          { value: '1', name: 'One row', figure: 'on the centre line' },
+          {
+            value: '2',
+            name: 'Two rows',
+            figure: job.interior.corridor ? 'rooms and corridor' : 'over the quarters',
+          },
+        ]}
+        value={rows.length === 1 || rows.length === 2 ? String(rows.length) : null}
+        onChoose={(to) => {
+          const count = Math.max(1, ...perRow);
+          hang(to === '1' ? [count] : [count, count], to === '1' ? 'One row' : 'Two rows');
+        }}
+      />
+      <div className="two-fields">
+        {rows.slice(0, 2).map((row, i) => (
+          <CountField
+            key={i}
+            label={names[i]}
+            count={row.length}
+            least={1}
+            most={MOST_IN_A_ROW}
+            onCommit={(n) =>
+              hang(
+                rows.slice(0, 2).map((r, j) => (j === i ? n : r.length)),
+                'Number of lamps',
+              )
+            }
+          />
+        ))}
+      </div>
+      <div className="place-search" data-testid="place-search">
+        {search.share !== null ? (
+          <>
+            <Progress percent={Math.round(100 * search.share)} size="small" strokeColor="#3e5b4f" />
+            <Button onClick={search.cancel}>Stop</Button>
+          </>
+        ) : found ? (
+          found.evenness > now + 0.005 ? (
+            <>
+              <p>
+                Least over mean <b>{percent(now)}</b> → <b>{percent(found.evenness)}</b>
+              </p>
+              <Button
+                type="primary"
+                onClick={() =>
+                  edit('Lamps at the best places', (draft) =>
+                    hangLamps(draft.jobs[jobId], groupId, found.places),
+                  )
+                }
+              >
+                Hang them so
+              </Button>
+            </>
+          ) : (
+            <p>
+              They hang as well as they can: least over mean <b>{percent(now)}</b>.
+            </p>
+          )
+        ) : (
+          <>
+            <p>
+              Least over mean now <b>{percent(now)}</b>
+            </p>
+            <Button
+              disabled={perRow.length === 0}
+              onClick={() =>
+                search.start((tasks, tell) =>
+                  tasks.placeLamps(layout, jobId, groupId, perRow.length > 2 ? [sum(perRow)] : perRow, tell),
+                )
+              }
+            >
+              Place them for me
+            </Button>
+          </>
+        )}
+      </div>
+      {search.failure && <p className="field-refusal">{search.failure}</p>}
+    </>
+  );
+}
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+const sum = (counts: readonly number[]): number => counts.reduce((a, b) => a + b, 0);
+
+/** What the rows are called, from the near side. */
+function rowNames(job: Job, rows: number): string[] {
+  if (rows < 2) return ['How many'];
+  if (!job.interior.corridor) return ['Near row', 'Far row'];
+  return job.interior.corridor.side === 'near'
+    ? ['Over the corridor', 'Over the rooms']
+    : ['Over the rooms', 'Over the corridor'];
+}

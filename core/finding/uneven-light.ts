@@ -1,0 +1,34 @@
+import { formatQuantity } from '../quantity/format';
+import { coachLight } from '../study/coach-light';
+import { DARK_SHARE } from './dark-room';
+import { rule } from './finding';
+
+/** Least over mean from which windows look alike: half the light is barely noticed (common practice, no source). */
+export const EVEN_SHARE = 0.4;
+
+/** Light that is there everywhere, and still patchy to the eye. */
+export const unevenLight = rule({
+  id: 'uneven-light',
+  needs: ['steady'],
+  judge({ job, jobId }, { steady }) {
+    const light = coachLight(job, steady);
+    const { evenness, leastLux, meanLux, darkest } = light;
+    // Where a room is dark, that is said, and not this too.
+    const dark = light.rooms.some((r) => !r.leftDark && r.lux < DARK_SHARE * light.litLux);
+    if (!(meanLux > 0) || dark || evenness >= EVEN_SHARE) return [];
+    return [
+      {
+        id: 'uneven-light',
+        rule: 'uneven-light',
+        severity: 'note' as const,
+        title: 'Bright and dim in turn',
+        sentence: `The least lit place of a window has ${formatQuantity(leastLux, 'lux')}, ${Math.round(100 * evenness)} % of the mean of ${formatQuantity(meanLux, 'lux')}; from ${100 * EVEN_SHARE} % on windows look alike.`,
+        reason: `Light falls off fast beside a lamp${darkest ? `; the darkest is ${darkest.name.toLowerCase()}` : ''}. More lamps, two rows, soft light or better places even it out: “Place them for me” at the lamps.`,
+        paths: [['jobs', jobId, 'lamps']],
+        terminals: [],
+        figures: { evenness, leastLux, meanLux, evenShare: EVEN_SHARE },
+        remedies: [],
+      },
+    ];
+  },
+});

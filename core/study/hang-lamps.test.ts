@@ -1,0 +1,83 @@
+import { describe, expect, test } from 'vitest';
+import { boatTrain, demoJob } from '../../tests/generated';
+import { assembleCoach } from '../assembly/coach';
+import { checkLayout } from '../document/file';
+import { change } from '../document/patch';
+import { checkJob } from '../finding/check';
+import { benchOf } from './bench';
+import { coachLight } from './coach-light';
+import { addTailLamps, addVestibuleLamps, hangLamps, removeGroup, rowsOfLamps } from './hang-lamps';
+import { equalPlacing } from './place-lamps';
+import { proposeDrive } from './proposal';
+import { steadyStudy } from './steady';
+import type { Layout } from '../document/layout';
+
+const solved = (layout: Layout, jobId = demoJob) => steadyStudy(benchOf(layout, jobId));
+
+describe('hanging lamps', () => {
+  test('so many as there are places, of the type there was, each row from the left', () => {
+    const layout = boatTrain();
+    const job = layout.jobs[demoJob];
+    const hung = (perRow: number[]) =>
+      change(layout, (draft) => hangLamps(draft.jobs[demoJob], 'roof', equalPlacing(job, perRow))).layout
+        .jobs[demoJob];
+    for (const perRow of [[3], [9, 4], [7, 5]]) {
+      const rows = rowsOfLamps(hung(perRow), 'roof');
+      expect(rows.map((r) => r.length)).toEqual(perRow);
+      expect(new Set(Object.values(hung(perRow).lamps).map((l) => l.part))).toEqual(new Set(['white-warm']));
+      for (const row of rows) {
+        const orders = row.map((l) => l.order);
+        expect([...orders].sort((a, b) => a - b)).toEqual(orders);
+      }
+    }
+    expect(checkLayout({ ...layout, jobs: { ...layout.jobs, [demoJob]: hung([9, 4]) } }).ok).toBe(true);
+  });
+});
+
+describe('lamps of their own', () => {
+  test('one in each vestibule, with a resistor of its own, about as bright as the others', () => {
+    const layout = addVestibuleLamps(boatTrain(), demoJob).layout;
+    const own = Object.entries(layout.jobs[demoJob].lamps).filter(([, l]) => l.groupId === 'vestibules');
+    expect(own).toHaveLength(2);
+    const { lamps } = solved(layout);
+    const amps = (groupId: string): number[] =>
+      lamps.filter((l) => layout.jobs[demoJob].lamps[l.lampId].groupId === groupId).map((l) => l.amps.mean);
+    const roof = amps('roof');
+    for (const a of amps('vestibules')) {
+      expect(a / roof[0]).toBeGreaterThan(0.75);
+      expect(a / roof[0]).toBeLessThan(1.3);
+    }
+    const parts = assembleCoach(layout, demoJob).parts.filter(
+      (p) => p.kind === 'resistor' && p.role === 'each',
+    );
+    expect(parts).toHaveLength(roof.length + 2);
+    expect(checkJob(layout, demoJob).filter((f) => f.rule !== 'reservoir-rating')).toEqual([]);
+  });
+  test('tail lamps: red, in series, some 5 mA, dark with their switch off, and the rooms as they were', () => {
+    const before = solved(boatTrain());
+    const layout = addTailLamps(boatTrain(), demoJob, 'left').layout;
+    const group = layout.jobs[demoJob].groups['tail-lamps'];
+    expect(group).toMatchObject({ inSeries: 2, switch: { on: true } });
+    const tails = (l: Layout) =>
+      solved(l).lamps.filter((r) => l.jobs[demoJob].lamps[r.lampId].role === 'tail');
+    for (const t of tails(layout)) {
+      expect(t.amps.mean).toBeGreaterThan(0.003);
+      expect(t.amps.mean).toBeLessThan(0.007);
+    }
+    const off = change(layout, (d) => void (d.jobs[demoJob].groups['tail-lamps'].switch!.on = false)).layout;
+    for (const t of tails(off)) expect(t.amps.mean).toBeLessThan(1e-6);
+    // A lamp that is switched off is no fault.
+    expect(checkJob(off, demoJob).map((f) => f.rule)).not.toContain('too-low-to-light');
+    expect(coachLight(off.jobs[demoJob], solved(off)).meanLux).toBeCloseTo(
+      coachLight(boatTrain().jobs[demoJob], before).meanLux,
+      2,
+    );
+    // Its resistor is proposed as if it were on.
+    expect(proposeDrive(off, demoJob, 'tail-lamps')).toMatchObject({ by: 'current', figure: group.ohms });
+  });
+  test('a group is taken away with its lamps', () => {
+    const layout = change(boatTrain(), (d) => removeGroup(d.jobs['luggage-van'], 'tail-lamps')).layout;
+    expect(Object.values(layout.jobs['luggage-van'].lamps).every((l) => l.role === 'room')).toBe(true);
+    expect(checkLayout(layout).ok).toBe(true);
+  });
+});

@@ -1,0 +1,125 @@
+import { freeId } from '../document/usual-supply';
+import { inOrder, type Job, type Layout } from '../document/layout';
+import { change, type Change } from '../document/patch';
+import { usualGroup, usualLamp } from '../document/usual-lamp';
+import { coachInterior } from './coach-interior';
+import { proposeDrive } from './proposal';
+import type { LampPlace } from './place-lamps';
+import type { Draft } from 'immer';
+
+type Lamp = Job['lamps'][string] & { readonly id: string };
+
+/** The lamps of a group that light rooms, row by row from the near side, each row from the left. */
+export function rowsOfLamps(job: Job, groupId: string): Lamp[][] {
+  const own = inOrder(job.lamps).filter((l) => l.groupId === groupId && l.role === 'room');
+  const rows = new Map<number, Lamp[]>();
+  for (const lamp of own) {
+    const across = Math.round(lamp.acrossMillimetres * 10) / 10;
+    rows.set(across, [...(rows.get(across) ?? []), lamp]);
+  }
+  return [...rows]
+    .sort(([a], [b]) => a - b)
+    .map(([, row]) => row.sort((a, b) => a.placeMillimetres - b.placeMillimetres));
+}
+
+/** Hangs a group's room lamps at places: those there are move, more come of the same type, or the last go. */
+export function hangLamps(job: Draft<Job>, groupId: string, places: readonly LampPlace[]): void {
+  const own = inOrder(job.lamps).filter((l) => l.groupId === groupId && l.role === 'room');
+  const like = own[0] ?? inOrder(job.lamps).find((l) => l.role === 'room');
+  for (const extra of own.slice(places.length)) Reflect.deleteProperty(job.lamps, extra.id);
+  [...places]
+    .sort((a, b) => a.acrossMillimetres - b.acrossMillimetres || a.placeMillimetres - b.placeMillimetres)
+    .forEach((place, i) => {
+      if (i < own.length) {
+        Object.assign(job.lamps[own[i].id], place);
+        return;
+      }
+      job.lamps[freeId(job.lamps, `lamp-${i + 1}`)] = usualLamp({
+        order: 1 + Math.max(0, ...Object.values(job.lamps).map((l) => l.order)),
+        part: like?.part ?? 'white-warm',
+        tint: like?.tint ?? 'none',
+        aimDegrees: like?.aimDegrees ?? 0,
+        groupId,
+        ...place,
+      });
+    });
+}
+
+/** Gives a new group the resistor that is usual for it. */
+function sized(layout: Layout, jobId: string, groupId: string): Layout {
+  const proposal = proposeDrive(layout, jobId, groupId);
+  if (!proposal) return layout;
+  return change(layout, (draft) => {
+    const group = draft.jobs[jobId].groups[groupId];
+    group.drive = proposal.drive;
+    group.ohms = proposal.figure;
+    group.ratedWatts = Math.max(group.ratedWatts, proposal.ratedWatts);
+  }).layout;
+}
+
+function added(
+  layout: Layout,
+  jobId: string,
+  name: string,
+  add: (job: Draft<Job>, groupId: string) => void,
+): Change {
+  const groupId = freeId(layout.jobs[jobId].groups, name.toLowerCase().replace(/\W+/g, '-'));
+  const laid = change(layout, (draft) => {
+    const job = draft.jobs[jobId];
+    const order = 1 + Math.max(0, ...Object.values(job.groups).map((g) => g.order));
+    job.groups[groupId] = usualGroup(order, name);
+    add(job, groupId);
+  }).layout;
+  const fitted = sized(laid, jobId, groupId);
+  return change(layout, (draft) => void (draft.jobs[jobId] = fitted.jobs[jobId] as Draft<Job>));
+}
+
+/**
+ * Lamps of their own for the vestibules and doorways, one in the middle of each, with resistors of
+ * their own so that they can be set apart from the rooms.
+ */
+export function addVestibuleLamps(layout: Layout, jobId: string): Change {
+  return added(layout, jobId, 'Vestibules', (job, groupId) => {
+    const { rooms } = coachInterior(layout.jobs[jobId]);
+    const part = Object.values(job.lamps).find((l) => l.role === 'room')?.part ?? 'white-warm';
+    for (const room of rooms.filter((r) => r.kind === 'vestibule')) {
+      job.lamps[freeId(job.lamps, 'vestibule')] = usualLamp({
+        order: 1 + Math.max(0, ...Object.values(job.lamps).map((l) => l.order)),
+        part,
+        groupId,
+        placeMillimetres: Math.round((room.from + room.to) * 5) / 10,
+      });
+    }
+  });
+}
+
+/** How far tail lamps stand from the centre line, as a share of the body's width (common practice, no source). */
+const TAIL_ACROSS_SHARE = 0.34;
+
+/**
+ * Two red tail lamps at one end, in series, with a switch in their feed that turns them off when a
+ * coach is coupled behind.
+ */
+export function addTailLamps(layout: Layout, jobId: string, end: 'left' | 'right'): Change {
+  return added(layout, jobId, 'Tail lamps', (job, groupId) => {
+    Object.assign(job.groups[groupId], { inSeries: 2, switch: { on: true } });
+    const { lengthMillimetres, widthMillimetres } = job.dimensions;
+    for (const side of [-1, 1]) {
+      job.lamps[freeId(job.lamps, 'tail')] = usualLamp({
+        order: 1 + Math.max(0, ...Object.values(job.lamps).map((l) => l.order)),
+        part: 'red',
+        groupId,
+        role: 'tail',
+        placeMillimetres: end === 'left' ? 0 : lengthMillimetres,
+        acrossMillimetres: Math.round(side * TAIL_ACROSS_SHARE * widthMillimetres * 10) / 10,
+      });
+    }
+  });
+}
+
+/** Takes a group and its lamps away. */
+export function removeGroup(job: Draft<Job>, groupId: string): void {
+  for (const [id, lamp] of Object.entries(job.lamps))
+    if (lamp.groupId === groupId) Reflect.deleteProperty(job.lamps, id);
+  Reflect.deleteProperty(job.groups, groupId);
+}
