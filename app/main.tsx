@@ -25,6 +25,10 @@ const router = createBrowserRouter([
         path: 'bench/:jobId/:stage?',
         lazy: async () => ({ Component: (await import('./pages/bench-page')).BenchPage }),
       },
+      {
+        path: 'train/:trainId',
+        lazy: async () => ({ Component: (await import('./pages/train-page')).TrainPage }),
+      },
       { path: '*', element: <NotFound /> },
     ],
   },

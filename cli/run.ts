@@ -10,6 +10,7 @@ const commands: Readonly<Record<string, Command>> = {
   solve: { usage: 'hazel solve FILE.hazel.json', load: () => import('./solve') },
   check: { usage: 'hazel check FILE.hazel.json', load: () => import('./check') },
   'time-edit': { usage: 'hazel time-edit FILE.hazel.json', load: () => import('./time-edit') },
+  'time-train': { usage: 'hazel time-train FILE.hazel.json', load: () => import('./time-train') },
   schema: { usage: 'hazel schema', load: () => import('./schema') },
   netlist: { usage: 'hazel netlist FILE.hazel.json --job ID', load: () => import('./netlist') },
 };

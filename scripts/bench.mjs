@@ -78,9 +78,9 @@ for (const [name, deck] of Object.entries(decks)) {
   console.log(`  reference, wasm     ${said(wasmTime)} ${ratio(wasmTime, ours)}`);
   console.log(`  reference, native   ${said(nativeTime)} ${ratio(nativeTime, ours)}\n`);
 }
-const edit = spawnSync(
-  process.execPath,
-  [program, 'time-edit', join(root, 'demo', 'brackwater-quay.hazel.json')],
-  { encoding: 'utf8' },
-);
-console.log(edit.status === 0 ? edit.stdout : edit.stderr);
+const quay = join(root, 'demo', 'brackwater-quay.hazel.json');
+for (const command of ['time-edit', 'time-train']) {
+  const timed = spawnSync(process.execPath, [program, command, quay], { encoding: 'utf8' });
+  console.log(timed.status === 0 ? timed.stdout : timed.stderr);
+}
+await import('./frames.mjs');

@@ -1,10 +1,14 @@
 import { Button } from 'antd';
+import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { freeId } from '../../core/document/usual-supply';
+import { inOrder } from '../../core/document/layout';
+import { checkTrain } from '../../core/finding/train/check-train';
+import { COUPLING_MILLIMETRES, trainStudy, type TrainStudy } from '../../core/study/train';
 import { formatQuantity, quantityParts } from '../../core/quantity/format';
 import { nearestWord } from '../../core/light/wanted';
 import { supplyKind } from '../../core/supply';
-import { CoachOnStage } from '../drawings/stage/coach-on-stage';
-import { coachShape } from '../drawings/stage/coach-shape';
+import { TrainOnStage, trainHeight } from '../drawings/stage/train-on-stage';
 import { NewCoach } from '../panels/new-coach';
 import { useLayoutStore } from '../store/layout-store';
 import { usualView } from '../store/run-store';
@@ -14,14 +18,18 @@ import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
 import './line.css';
 
-/** Room between two coaches of a train, in millimetres. */
-const COUPLING_MILLIMETRES = 7;
+/** Height of a track of the dusk scene behind the one before it, in millimetres. */
+const TRACK_BEHIND = 15;
 
 /** The layout at a glance: everything lit as it would look at dusk, what it draws, what needs attention. */
 export function LinePage() {
   const layout = useLayoutStore((s) => s.layout)!;
+  const edit = useLayoutStore((s) => s.edit);
   const line = useLine(layout);
   const navigate = useNavigate();
+  const trains = useMemo(() => inOrder(layout.trains).map((t) => trainStudy(layout, t.id)), [layout]);
+  const coupled = new Set(trains.flatMap((t) => t.cars.map((c) => c.id)));
+  const alone = line.filter((j) => !coupled.has(j.id));
   if (line.length === 0) {
     return (
       <main className="first-coach">
@@ -36,8 +44,23 @@ export function LinePage() {
   return (
     <main className="line-page">
       <h1 className="visually-hidden">{layout.name}, the line</h1>
-      <Dusk layout={layout} line={line} />
+      <Dusk layout={layout} line={line} trains={trains} alone={alone} />
       <section className="jobs">
+        <div className="jobs-head">
+          <h2>Trains</h2>
+          <Button onClick={() => void navigate(`/train/${newTrain(layout, edit)}`)}>
+            {alone.length > 0 ? 'Make a train of the rest' : 'Make another train'}
+          </Button>
+        </div>
+        {trains.length > 0 && (
+          <ul className="job-list">
+            {trains.map((t) => (
+              <li key={t.trainId}>
+                <TrainCard layout={layout} study={t} />
+              </li>
+            ))}
+          </ul>
+        )}
         <div className="jobs-head">
           <h2>On the line</h2>
           <Button type="primary" onClick={() => void navigate('/new')}>
@@ -85,7 +108,7 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
   const state = attention(judged.stale ? null : judged.answer);
   const first = judged.answer?.[0];
   const supply = layout.supplies[job.supplyId];
-  const count = Object.keys(job.lamps).length;
+  const count = Object.values(job.lamps).filter((l) => l.role === 'room').length;
   const unit = steady?.lamps[0]?.led.form === 'strip' ? 'strip unit' : 'lamp';
   return (
     <Link className="job-card" to={`/bench/${id}`}>
@@ -107,14 +130,66 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
   );
 }
 
-/** The trains as they would look at dusk. */
-function Dusk({ layout, line }: { readonly layout: Layout; readonly line: readonly LineJob[] }) {
-  const shapes = line.map(({ job }) => coachShape(job.dimensions));
-  const starts = shapes.map((_, i) =>
-    shapes.slice(0, i).reduce((sum, s) => sum + s.length + COUPLING_MILLIMETRES, 0),
+type Edit = ReturnType<typeof useLayoutStore.getState>['edit'];
+
+/** Couples the coaches that are in no train into a new one. @returns its id */
+function newTrain(layout: Layout, edit: Edit): string {
+  const id = freeId(layout.trains, 'train');
+  const coupled = new Set(
+    Object.values(layout.trains).flatMap((t) => Object.values(t.cars).map((c) => c.jobId)),
   );
-  const total = starts[starts.length - 1] + shapes[shapes.length - 1].length;
-  const tallest = Math.max(...shapes.map((s) => s.roof));
+  const rest = inOrder(layout.jobs).filter((j) => !coupled.has(j.id));
+  edit('New train', (draft) => {
+    draft.trains[id] = {
+      order: 1 + Math.max(0, ...Object.values(layout.trains).map((t) => t.order)),
+      name: `Train ${Object.keys(layout.trains).length + 1}`,
+      note: '',
+      staggerSeconds: 0,
+      cars: Object.fromEntries(
+        rest.map((j, i) => [`car-${i + 1}`, { order: i + 1, jobId: j.id, turned: false }]),
+      ),
+    };
+  });
+  return id;
+}
+
+function TrainCard({ layout, study }: { readonly layout: Layout; readonly study: TrainStudy }) {
+  const inrush = useTask((tasks) => tasks.trainInrush(layout, study.trainId), [layout, study.trainId]);
+  const findings = checkTrain({ layout, study, inrush: inrush.answer });
+  const state = attention(inrush.stale ? null : findings);
+  const track = study.draws.filter((d) => d.limitAmps !== null);
+  const amps = track.reduce((sum, d) => sum + d.amps, 0);
+  return (
+    <Link className="job-card" to={`/train/${study.trainId}`}>
+      <h3>{study.train.name}</h3>
+      <div className="facts">
+        <span>{formatQuantity(amps, 'amp')} from the track</span>
+        <span>
+          {study.cars.length} {study.cars.length === 1 ? 'coach' : 'coaches'}
+        </span>
+        <span>{formatQuantity(study.lengthMillimetres / 10, 'millimetre').replace(' mm', ' cm')}</span>
+      </div>
+      <p>
+        <span className={state.className}>{state.text}</span>
+      </p>
+      {findings[0] && !inrush.stale && <p>{findings[0].title}</p>}
+    </Link>
+  );
+}
+
+interface DuskProps {
+  readonly layout: Layout;
+  readonly line: readonly LineJob[];
+  readonly trains: readonly TrainStudy[];
+  readonly alone: readonly LineJob[];
+}
+
+/** The trains as they would look at dusk, each on a track of its own; coaches in no train stand on the last. */
+function Dusk({ layout, line, trains, alone }: DuskProps) {
+  const rest = standing(alone);
+  const rows = [...trains.filter((t) => t.cars.length > 0), ...(rest ? [rest] : [])];
+  const total = Math.max(...rows.map((r) => r.lengthMillimetres));
+  const tallest = Math.max(...rows.map(trainHeight)) + TRACK_BEHIND * (rows.length - 1);
   const width = Math.max(total * 1.08, tallest * 7.8);
   // Taller than the room there is: what does not fit is sky, never a coach.
   const height = Math.max(tallest * 3, width * 0.36);
@@ -128,33 +203,23 @@ function Dusk({ layout, line }: { readonly layout: Layout; readonly line: readon
         viewBox={`${left} ${-height * 0.78} ${width} ${height}`}
         preserveAspectRatio="xMidYMax slice"
         role="img"
-        aria-label={`${line.map((l) => l.job.name).join(', ')} on the line at dusk, windows as bright as solved`}
+        aria-label={`${rows.map((r) => `${r.train.name}: ${r.cars.map((c) => c.job.name).join(', ')}`).join('; ')} on the line at dusk, windows as bright as solved`}
       >
         <Harbour left={left} width={width} />
-        <rect x={left} y={0} width={width} height={height} fill="#151b1c" />
-        <rect x={left} y={0} width={width} height={1} fill="#8f8577" />
-        <rect x={left} y={1} width={width} height={1} fill="#40403f" />
-        {line.map(({ id, job, steady, light }, i) => (
-          <g key={id} transform={`translate(${starts[i]} 0)`}>
-            {i > 0 && (
-              <rect
-                x={-COUPLING_MILLIMETRES}
-                y={-shapes[i].floor + 0.6}
-                width={COUPLING_MILLIMETRES}
-                height={1.4}
-                fill="#101715"
-              />
-            )}
-            <CoachOnStage
-              job={job}
-              steady={steady}
-              light={light}
-              view={usualView}
-              shown={(l) => l}
-              numbers={false}
-            />
-          </g>
-        ))}
+        {/* The last is drawn first: it stands behind, one track higher each. */}
+        {[...rows].reverse().map((row, k) => {
+          const up = TRACK_BEHIND * (rows.length - 1 - k);
+          return (
+            <g key={row.trainId} transform={`translate(0 ${-up})`}>
+              <rect x={left} y={0} width={width} height={height} fill="#151b1c" />
+              <rect x={left} y={0} width={width} height={1} fill="#8f8577" />
+              <rect x={left} y={1} width={width} height={1} fill="#40403f" />
+              <g transform={`translate(${(total - row.lengthMillimetres) / 2} 0)`}>
+                <TrainOnStage study={row} view={usualView} />
+              </g>
+            </g>
+          );
+        })}
       </svg>
       <dl className="totals">
         {[...bySupply].map(([id, total]) => {
@@ -171,6 +236,24 @@ function Dusk({ layout, line }: { readonly layout: Layout; readonly line: readon
       </dl>
     </section>
   );
+}
+
+/** Coaches in no train, stood one behind the other. */
+function standing(alone: readonly LineJob[]): TrainStudy | null {
+  if (alone.length === 0) return null;
+  let start = 0;
+  const cars = alone.map((solved) => {
+    const startMillimetres = start;
+    start += solved.job.dimensions.lengthMillimetres + COUPLING_MILLIMETRES;
+    return { ...solved, carId: solved.id, turned: false, startMillimetres, litLux: 0, xy: null };
+  });
+  return {
+    trainId: 'standing',
+    train: { order: 0, name: 'Standing by', note: '', cars: {}, staggerSeconds: 0 },
+    cars,
+    lengthMillimetres: start - COUPLING_MILLIMETRES,
+    draws: [],
+  };
 }
 
 /** The far shore and the water: scenery, nothing computed. */

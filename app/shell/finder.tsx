@@ -21,6 +21,7 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
     { name: 'Line', where: 'the layout at a glance', go: '/' },
     { name: 'Drawer', where: 'parts you own', go: '/drawer' },
     { name: 'Light another coach', where: 'a few questions', go: '/new' },
+    ...inOrder(layout?.trains ?? {}).map((t) => ({ name: t.name, where: 'a train', go: `/train/${t.id}` })),
     ...inOrder(layout?.jobs ?? {}).flatMap((job) => [
       { name: job.name, where: 'on the bench', go: `/bench/${job.id}` },
       ...stages.map((s) => ({

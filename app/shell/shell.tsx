@@ -57,6 +57,9 @@ export function Shell() {
     };
   }, [undo, redo]);
 
+  const trainId = useMatch('/train/:trainId')?.params.trainId;
+  const train =
+    trainId !== undefined && layout && Object.hasOwn(layout.trains, trainId) ? layout.trains[trainId] : null;
   const first = layout ? inOrder(layout.jobs)[0] : undefined;
   return (
     <div className="shell">
@@ -79,7 +82,18 @@ export function Shell() {
       </nav>
       <header className="topbar">
         <div className="crumbs">
-          {job ? <NavLink to="/">{layout?.name}</NavLink> : <strong>{layout?.name ?? 'Hazel Spark'}</strong>}
+          {job || train ? (
+            <NavLink to="/">{layout?.name}</NavLink>
+          ) : (
+            <strong>{layout?.name ?? 'Hazel Spark'}</strong>
+          )}
+          {train && (
+            <>
+              <span aria-hidden="true">›</span>
+              <strong>{train.name}</strong>
+              <span className="note">{train.note}</span>
+            </>
+          )}
           {job && (
             <>
               <span aria-hidden="true">›</span>

@@ -10,6 +10,7 @@ export const theme: ThemeConfig = {
     colorError: palette.danger,
     colorWarning: palette.brass,
     colorText: palette.ink,
+    colorTextPlaceholder: '#5f6b64',
     colorBgBase: '#fffdf7',
     colorBgLayout: palette.paper,
     colorBorder: '#b9b19c',

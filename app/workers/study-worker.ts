@@ -13,11 +13,14 @@ import { likedLux, proposeDrive, type Proposal } from '../../core/study/proposal
 import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
 import { placeLamps, type Placing } from '../../core/study/place-lamps';
+import { matchTrain } from '../../core/study/match-train';
+import { trainInrush, type TrainInrush } from '../../core/study/train-inrush';
 import { offerSchool, schools } from '../../core/study/schools';
 import { steadyStudy } from '../../core/study/steady';
 import type { Pace } from '../../core/finding/check';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
+import type { CarMatch } from '../../core/study/train';
 import type { Patch } from '../../core/document/patch';
 
 /** What staying alight is about: the power cut, the dead stretch, the charging and the cell. */
@@ -97,6 +100,22 @@ const tasks = {
         return false;
       },
     );
+  },
+  trainInrush(layout: Layout, trainId: string): TrainInrush[] {
+    return trainInrush(layout, trainId);
+  },
+  /** The change that makes the other coaches of a train look like one of them. */
+  matchTrain(
+    layout: Layout,
+    trainId: string,
+    carId: string,
+    tell: (share: number) => void,
+  ): { patches: readonly Patch[]; before: readonly CarMatch[]; after: readonly CarMatch[] } {
+    const { patches, before, after } = matchTrain(layout, trainId, carId, (share) => {
+      tell(share);
+      return false;
+    });
+    return { patches, before, after };
   },
   /** Puts a coach on its loop. */
   startRun(start: RunStart): void {

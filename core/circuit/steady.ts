@@ -132,10 +132,14 @@ export function periodicSteadyState(
   const plan = compile(netlist);
   const probes = probesFor(plan);
   const period = commonPeriod(plan);
-  const rest = new System(plan, true);
-  rest.setSources(0);
-  settle(rest, 0, false);
+  const atRest = (): System => {
+    const rest = new System(plan, true);
+    rest.setSources(0);
+    settle(rest, 0, false);
+    return rest;
+  };
   if (period === 0) {
+    const rest = atRest();
     const figures = probes.map((p) => p(rest, 0));
     return {
       period,
@@ -155,9 +159,10 @@ export function periodicSteadyState(
       },
       watch,
     );
-  let stored = options.guess ? Float64Array.from(options.guess) : restStates(rest);
+  let stored = options.guess ? Float64Array.from(options.guess) : restStates(atRest());
   const n = stored.length;
   let iterations = 0;
+  const largest = Math.max(...plan.voltages.signals.map((v) => greatestLevel(v, period)), 1);
   // With one state the map over a period only ever draws nearer to its fixed point, which is therefore bracketed.
   let [below, above] = [-Infinity, Infinity];
   for (let settled = n === 0; !settled; iterations++) {
@@ -171,7 +176,6 @@ export function periodicSteadyState(
     while (!run.done) run.advance(1000);
     const miss = run.storedNow.map((q, s) => q - stored[s]);
     const change = correction(sensitivity.columns, miss);
-    const largest = Math.max(...plan.voltages.signals.map((v) => greatestLevel(v, period)), 1);
     settled = true;
     const next = new Float64Array(n);
     for (let s = 0; s < n; s++) {

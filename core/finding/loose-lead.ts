@@ -1,13 +1,17 @@
 import { looseTerminals } from '../assembly/assembly';
 import { inOrder } from '../document/layout';
-import { change } from '../document/patch';
-import { benchOf } from '../study/bench';
-import { steadyStudy } from '../study/steady';
+import { patched } from '../document/patch';
+import { benchOf, type Bench } from '../study/bench';
+import { steadyStudy, type SteadyStudy } from '../study/steady';
 import { supplyKind } from '../supply';
-import { rule } from './finding';
+import { rule, type Remedy, type Studies } from './finding';
 import { noCurrentLimit } from './no-current-limit';
-import { remedy } from './remedy';
-import type { Studies } from './finding';
+import { regulatorHeat } from './regulator';
+import { extremesOf, remedy } from './remedy';
+
+/** What one lamp more may bring about that no resistor mends. */
+const hazards = [noCurrentLimit, regulatorHeat];
+const none: Omit<Studies, 'steady' | 'extremes'> = { noLoad: null, inrush: null, ride: null, cellLife: null };
 
 /** Terminals that no lead reaches. */
 export const looseLead = rule({
@@ -16,19 +20,16 @@ export const looseLead = rule({
   judge(bench, { steady }) {
     const { assembly, job, jobId, layout, supply } = bench;
     const limit = supplyKind(supply).limit(supply).amps;
-    const unlimited = noCurrentLimit.judge(bench, { steady } as Studies).length;
-    // Joining it is no cure where the supply, or a group with nothing to limit it, cannot bear it.
-    const overloads = (lampId: string, groupId: string): boolean => {
-      const joined = change(
-        layout,
-        (draft) => void (draft.jobs[jobId].lamps[lampId].groupId = groupId),
-      ).layout;
-      const there = benchOf(joined, jobId);
+    const hazardsOf = (there: Bench, study: SteadyStudy): number =>
+      hazards
+        .flatMap((r) => r.judge(there, { ...none, steady: study, extremes: extremesOf(there, study) }))
+        .filter((f) => f.severity === 'stop').length;
+    const before = hazardsOf(bench, steady);
+    // Joining it is no cure where the supply, the regulator or the lamps themselves cannot bear it.
+    const bears = ({ patches }: Remedy): boolean => {
+      const there = benchOf(patched(layout, patches), jobId);
       const after = steadyStudy(there);
-      return (
-        after.supplyAmps.greatest > limit ||
-        noCurrentLimit.judge(there, { steady: after } as Studies).length > unlimited
-      );
+      return after.supplyAmps.greatest <= limit && hazardsOf(there, after) <= before;
     };
     return looseTerminals(assembly).flatMap((terminal) => {
       const part = assembly.parts.find((p) => p.id === terminal.part)!;
@@ -49,11 +50,11 @@ export const looseLead = rule({
           terminals: [terminal],
           figures: { looseTerminals: looseTerminals(assembly).length },
           remedies:
-            lamp && group && !overloads(lamp.lampId, group.id)
+            lamp && group
               ? remedy(`Join ${part.label.toLowerCase()} to the others`, bench, steady, (draft) => {
                   draft.jobs[jobId].lamps[lamp.lampId].groupId = group.id;
                   return true;
-                })
+                }).filter(bears)
               : [],
         },
       ];

@@ -187,12 +187,15 @@ describe('light thrown back once, against following a million and a half of rays
     ['over the compartment', down(32, 11, 26.5)],
     ['over the saloon', down(80, 15, 26.5)],
   ])(
-    'a lamp %s: every well-lit bin within 1 %%, the dim ones within a hundredth of the brightest',
+    'a lamp %s: every well-lit bin within 1 %%, the dim ones within a five hundredth of the brightest',
     (_, source) => {
       const rays = byRays(interior, source, level, bins, 1_500_000);
       const ours = bins.map((_, i) => mean(field, source, i * GRID * GRID, (i + 1) * GRID * GRID));
       const brightest = Math.max(...rays);
-      rays.forEach((lux, i) => expect(Math.abs(ours[i] - lux)).toBeLessThan(0.01 * Math.max(lux, brightest)));
+      rays.forEach((lux, i) => {
+        const allowed = lux > brightest / 10 ? 0.01 * lux : 0.002 * brightest;
+        expect(Math.abs(ours[i] - lux)).toBeLessThan(allowed);
+      });
       // What is thrown back is a good part of it, so that the comparison is about it.
       const bare = new LightField({ ...interior, reflectance: 0 }, points, level);
       const lit = ours.indexOf(Math.max(...ours));

@@ -54,9 +54,45 @@ export class Sight {
     this.along = rowsOf(screens, 'along');
   }
 
+  /**
+   * Between which places along the coach anything at a distance from the near wall can be seen from a
+   * patch at all: screens that stand wholly between, and as high as the patch, end the view.
+   */
+  reachAlong(patch: Patch, y: number): readonly [from: number, to: number] {
+    const inX = patch.normal[0] === 0;
+    const halfX = inX ? patch.halfAlong : 0;
+    const halfY = inX ? 0 : patch.halfAlong;
+    const low = Math.min(patch.y - halfY, y);
+    const high = Math.max(patch.y + halfY, y);
+    const top = patch.z + patch.halfHigh;
+    let from = -Infinity;
+    let to = Infinity;
+    const { across: rows } = this;
+    for (let i = 0; i < rows.length; i += 4) {
+      if (rows[i + 3] < top || rows[i + 1] > low || rows[i + 2] < high) continue;
+      // A line along the very edge of a screen is not stopped by it.
+      if (low === high && (rows[i + 1] === low || rows[i + 2] === high)) continue;
+      // A patch on the screen itself looks away from it.
+      if (inX ? rows[i] >= patch.x + halfX : rows[i] > patch.x) to = Math.min(to, rows[i]);
+      if (inX ? rows[i] <= patch.x - halfX : rows[i] < patch.x) from = Math.max(from, rows[i]);
+    }
+    return [from, to];
+  }
+
   isClear(ax: number, ay: number, az: number, bx: number, by: number, bz: number): boolean {
     return passes(this.across, ax, ay, az, bx, by, bz) && passes(this.along, ay, ax, az, by, bx, bz);
   }
+}
+
+/** Points by their distance from the near wall. */
+function linesOf(points: readonly Place[]): { readonly y: number; readonly indices: readonly number[] }[] {
+  const lines = new Map<number, number[]>();
+  points.forEach(({ y }, i) => {
+    const line = lines.get(y);
+    if (line) line.push(i);
+    else lines.set(y, [i]);
+  });
+  return [...lines].map(([y, indices]) => ({ y, indices }));
 }
 
 /** Whether a line passes screens that stand at places along its first axis. */
@@ -129,16 +165,22 @@ export class LightField {
   ) {
     this.sight = new Sight(interior.screens);
     this.patches = interior.reflectance > 0 ? patchesAbove(interior, level) : [];
+    const lines = linesOf(points);
     this.reach = this.patches.map((patch) => {
       const found: number[] = [];
       const shares: number[] = [];
-      points.forEach((p, i) => {
-        const share = thrown(this.sight, patch, p.x, p.y, level);
-        if (share > 0) {
-          found.push(i);
-          shares.push(share);
+      for (const line of lines) {
+        const [from, to] = this.sight.reachAlong(patch, line.y);
+        for (const i of line.indices) {
+          const { x, y } = points[i];
+          if (x < from || x > to) continue;
+          const share = thrown(this.sight, patch, x, y, level);
+          if (share > 0) {
+            found.push(i);
+            shares.push(share);
+          }
         }
-      });
+      }
       return { points: Int32Array.from(found), shares: Float64Array.from(shares) };
     });
   }
@@ -178,26 +220,24 @@ function patchesAbove(interior: Interior, level: number): Patch[] {
   const { length, width, ceiling, screens, reflectance, openings } = interior;
   const size = Math.max(0.5, ceiling - level) / ROWS;
   const patches: Patch[] = [];
-  const lay = (
-    face: { lies: Screen['lies']; at: number; from: number; to: number; top: number },
-    normal: Normal,
-    glazed = false,
-  ): void => {
+  const lay = (face: Screen, normal: Normal, glazed = false): void => {
     const high = face.top - level;
-    if (high <= 0 || face.to <= face.from) return;
+    if (high <= 0) return;
     const rows = Math.max(1, Math.round(high / size));
-    const columns = Math.max(1, Math.round((face.to - face.from) / size));
     const halfHigh = high / rows / 2;
-    const halfAlong = (face.to - face.from) / columns / 2;
-    for (let c = 0; c < columns; c++) {
-      const along = face.from + (2 * c + 1) * halfAlong;
-      for (let r = 0; r < rows; r++) {
-        const z = level + (2 * r + 1) * halfHigh;
-        const open =
-          glazed && openings.some((o) => along > o.from && along < o.to && z > o.sill && z < o.head);
-        if (open) continue;
-        const [x, y] = face.lies === 'across' ? [face.at, along] : [along, face.at];
-        patches.push({ x, y, z, halfAlong, halfHigh, normal, reflectance });
+    for (const [from, to] of piecesOf(face, screens)) {
+      const columns = Math.max(1, Math.round((to - from) / size));
+      const halfAlong = (to - from) / columns / 2;
+      for (let c = 0; c < columns; c++) {
+        const along = from + (2 * c + 1) * halfAlong;
+        for (let r = 0; r < rows; r++) {
+          const z = level + (2 * r + 1) * halfHigh;
+          const open =
+            glazed && openings.some((o) => along > o.from && along < o.to && z > o.sill && z < o.head);
+          if (open) continue;
+          const [x, y] = face.lies === 'across' ? [face.at, along] : [along, face.at];
+          patches.push({ x, y, z, halfAlong, halfHigh, normal, reflectance });
+        }
       }
     }
   };
@@ -213,6 +253,15 @@ function patchesAbove(interior: Interior, level: number): Patch[] {
     lay(s, back);
   }
   return patches;
+}
+
+/** A face cut where screens stand at right angles to it, so that no patch belongs to two rooms. */
+function piecesOf(face: Screen, screens: readonly Screen[]): [from: number, to: number][] {
+  const cuts = screens
+    .filter((s) => s.lies !== face.lies && s.at > face.from && s.at < face.to)
+    .map((s) => s.at);
+  const ends = [...new Set([face.from, ...cuts.sort((a, b) => a - b), face.to])];
+  return ends.slice(1).map((to, i): [number, number] => [ends[i], to]);
 }
 
 /** Into how many parts a side of a patch is cut when it is looked at from a point. */

@@ -57,3 +57,50 @@ export function inrushStudy(bench: Bench, onProgress?: (share: number) => boolea
   }
   return { peakAmps, overSeconds, limitAmps: limit.amps, tripSeconds: limit.seconds };
 }
+
+/** Current drawn after the power comes on, as the most in each of many short stretches. */
+export interface InrushTrace {
+  /** Length of a stretch, in seconds. */
+  readonly step: number;
+  readonly amps: Float64Array;
+  /** What is drawn once the charge is over: the greatest of the last tenth. */
+  readonly settledAmps: number;
+}
+
+/** A stretch is long beside a bit of DCC (116 us and more), short beside what trips a booster. */
+const TRACE_STEP_SECONDS = 250e-6;
+const LEAST_TRACE_SECONDS = 20e-3;
+
+/**
+ * The current drawn from the moment the power comes on, reservoir empty, until the charge is as good
+ * as over; for a coach without a reservoir what it draws anyway.
+ */
+export function inrushTrace(bench: Bench): InrushTrace {
+  const { assembly, supply, lowered } = bench;
+  const reservoir = assembly.parts.find((p) => p.kind === 'electrolytic' && !lowered.leftOut.includes(p.id));
+  const farads = reservoir?.kind === 'electrolytic' ? reservoir.farads : 0;
+  const charge = assembly.parts.find((p) => p.id === 'charge');
+  const ohms = supplyKind(supply).sourceOhms(supply) + (charge?.kind === 'resistor' ? charge.ohms : 0);
+  const stop = Math.min(LONGEST_SECONDS, Math.max(LEAST_TRACE_SECONDS, TIME_CONSTANTS * ohms * farads));
+  const amps = new Float64Array(Math.ceil(stop / TRACE_STEP_SECONDS));
+  const run = transientOf(
+    lowered.netlist,
+    { stop, longestStep: TRACE_STEP_SECONDS, start: 'given' },
+    (plan) => {
+      const current = currentProbe(plan, 'r_supply');
+      return [(s, t) => Math.abs(current(s, t))];
+    },
+  );
+  const note = (seconds: number, value: number): void => {
+    const i = Math.min(amps.length - 1, Math.floor(seconds / TRACE_STEP_SECONDS));
+    amps[i] = Math.max(amps[i], value);
+  };
+  note(0, run.step.after[0]);
+  run.onStep = (step) => {
+    note(step.middle, step.within[0]);
+    note(step.to, step.after[0]);
+  };
+  while (!run.done) run.advance(2000);
+  const tail = amps.subarray(Math.floor(amps.length * 0.9));
+  return { step: TRACE_STEP_SECONDS, amps, settledAmps: Math.max(...tail) };
+}

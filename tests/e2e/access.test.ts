@@ -47,12 +47,13 @@ describe('axe finds nothing serious', () => {
     '/bench/compartment-coach/try',
     '/bench/heritage-coach/power',
     '/new',
+    '/train/boat-train',
     '/drawer',
     '/nowhere',
   ])('on %s', async (path) => {
     const { page, context } = await visit(browser, host.base + path);
     await page.locator('h1').first().waitFor({ state: 'attached' });
-    if (path.startsWith('/bench')) await judged(page);
+    if (path.startsWith('/bench') || path.startsWith('/train')) await judged(page);
     if (path === '/') await page.getByText('1 to stop for').waitFor();
     expect(await serious(page)).toEqual([]);
     await context.close();
@@ -73,7 +74,7 @@ describe('keyboard alone', () => {
   test('from the line to the bench, a value, the remedy, the power, undone', async () => {
     const { page, context } = await visit(browser, host.base);
     await page.getByText('1 to stop for').waitFor();
-    await tabTo(page, '.job-card');
+    await tabTo(page, '.job-card[href="/bench/compartment-coach"]');
     await page.keyboard.press('Enter');
     await judged(page);
     await tabTo(page, '.stage');
@@ -126,9 +127,11 @@ describe('nothing essential scrolls sideways', () => {
     for (const path of [
       '/',
       '/new',
+      '/train/boat-train',
       '/drawer',
       '/bench/compartment-coach',
       '/bench/compartment-coach/lamps',
+      '/train/boat-train',
     ]) {
       const { page, context } = await visit(browser, host.base + path, { width, height });
       await page.locator('h1').first().waitFor({ state: 'attached' });

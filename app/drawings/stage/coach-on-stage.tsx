@@ -253,7 +253,8 @@ function EndLamps({
         const y = -(shape.floor + (shape.roof - shape.floor) * (l.role === 'tail' ? 0.22 : 0.8));
         return (
           <g key={lampId} data-end-lamp={lampId} data-lightness={level.toFixed(1)}>
-            <circle cx={x} cy={y} r={6} fill={colour} opacity={(0.22 * level) / 100} />
+            <circle cx={x} cy={y} r={4.2} fill={colour} opacity={(0.16 * level) / 100} />
+            <circle cx={x} cy={y} r={2.4} fill={colour} opacity={(0.3 * level) / 100} />
             <circle cx={x} cy={y} r={1.2} fill="#1a1210" stroke="#6b5a3c" strokeWidth={0.3} />
             <circle cx={x} cy={y} r={1} fill={colour} opacity={level / 100} />
           </g>

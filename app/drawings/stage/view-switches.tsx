@@ -1,12 +1,15 @@
+import type { ReactNode } from 'react';
 import { useRunStore } from '../../store/run-store';
 
 interface ViewSwitchesProps {
   readonly hasCorridor: boolean;
   readonly corridorSide: 'near' | 'far' | undefined;
+  /** More switches, after the common ones. */
+  readonly children?: ReactNode;
 }
 
 /** Which side, by night or by day, with the roof on or lifted. */
-export function ViewSwitches({ hasCorridor, corridorSide }: ViewSwitchesProps) {
+export function ViewSwitches({ hasCorridor, corridorSide, children }: ViewSwitchesProps) {
   const view = useRunStore((s) => s.view);
   const look = useRunStore((s) => s.look);
   const other = view.side === 'near' ? 'far' : 'near';
@@ -28,6 +31,7 @@ export function ViewSwitches({ hasCorridor, corridorSide }: ViewSwitchesProps) {
       <button type="button" onClick={() => look({ roof: !view.roof })}>
         {view.roof ? 'Roof on' : 'Roof off'}
       </button>
+      {children}
     </div>
   );
 }

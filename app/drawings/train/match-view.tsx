@@ -1,0 +1,52 @@
+import { mcCamyKelvin, screenColour } from '../../../core/light/colour';
+import { SEEN_COLOUR, SEEN_LIGHTNESS } from '../../../core/light/difference';
+import { windowLightness } from '../../../core/light/wanted';
+import { formatQuantity } from '../../../core/quantity/format';
+import { matchBeside, type TrainStudy } from '../../../core/study/train';
+
+interface MatchViewProps {
+  readonly study: TrainStudy;
+  readonly beside: string;
+  readonly onBeside: (carId: string) => void;
+}
+
+/** Every coach as a bar as bright and in the colour of its windows, with what an eye sees differ from one of them. */
+export function MatchView({ study, beside, onBeside }: MatchViewProps) {
+  const matches = matchBeside(study, beside);
+  return (
+    <ul className="match-view">
+      {study.cars.map((car, i) => {
+        const m = matches[i];
+        const level = windowLightness(car.litLux);
+        const words = [
+          ...(m.lightness >= SEEN_LIGHTNESS
+            ? [car.litLux > 0 ? (m.brighter ? 'brighter' : 'dimmer') : 'dark']
+            : []),
+          ...(m.colour >= SEEN_COLOUR ? [m.word] : []),
+        ];
+        return (
+          <li key={car.carId} className={car.carId === beside ? 'beside' : undefined}>
+            <button type="button" onClick={() => onBeside(car.carId)}>
+              <span className="match-bar">
+                <span
+                  style={{
+                    height: `${Math.max(2, level)}%`,
+                    background: car.xy ? screenColour(car.xy) : '#2b3834',
+                  }}
+                />
+              </span>
+              <b>{car.job.name}</b>
+              <small>
+                {formatQuantity(car.litLux, 'lux', { significant: 2 })}
+                {car.xy && ` · ${Math.round(mcCamyKelvin(car.xy.x, car.xy.y) / 50) * 50} K`}
+              </small>
+              <em className={words.length > 0 ? 'differs' : undefined}>
+                {car.carId === beside ? 'the one beside' : words.length > 0 ? words.join(', ') : 'alike'}
+              </em>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

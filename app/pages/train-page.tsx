@@ -1,0 +1,244 @@
+import { Button, Progress } from 'antd';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { freeId } from '../../core/document/usual-supply';
+import { inOrder, type Layout } from '../../core/document/layout';
+import { patched } from '../../core/document/patch';
+import { checkTrain } from '../../core/finding/train/check-train';
+import { formatQuantity } from '../../core/quantity/format';
+import { isSeen } from '../../core/study/match-train';
+import { commonCar, trainStudy, type CarMatch, type TrainStudy } from '../../core/study/train';
+import { TrainStage } from '../drawings/stage/train-stage';
+import { InrushChart } from '../drawings/train/inrush-chart';
+import { MatchView } from '../drawings/train/match-view';
+import { NumberField } from '../fields/number-field';
+import { SelectField } from '../fields/select-field';
+import { TextField } from '../fields/text-field';
+import { CarList } from '../panels/car-list';
+import { FindingsPanel } from '../panels/findings-panel';
+import { useLayoutStore } from '../store/layout-store';
+import { useSearch } from '../workers/use-search';
+import { useTask } from '../workers/use-task';
+import { NotFound } from './not-found';
+import type { Patch } from '../../core/document/patch';
+import type { Remedy } from '../../core/finding/finding';
+import './bench.css';
+import './train.css';
+
+/** A train as a whole. */
+export function TrainPage() {
+  const { trainId } = useParams();
+  const layout = useLayoutStore((s) => s.layout);
+  if (!layout || trainId === undefined || !Object.hasOwn(layout.trains, trainId)) return <NotFound />;
+  return <Train key={trainId} layout={layout} trainId={trainId} />;
+}
+
+interface Matched {
+  readonly carId: string;
+  readonly patches: readonly Patch[];
+  readonly before: readonly CarMatch[];
+  readonly after: readonly CarMatch[];
+}
+
+function Train({ layout: open, trainId }: { readonly layout: Layout; readonly trainId: string }) {
+  const edit = useLayoutStore((s) => s.edit);
+  const apply = useLayoutStore((s) => s.apply);
+  const navigate = useNavigate();
+  const [preview, setPreview] = useState<{ remedy: Remedy; of: Layout } | null>(null);
+  const [beside, setBeside] = useState<string | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const shown = preview?.of === open ? preview.remedy : null;
+  const layout = shown ? patched(open, shown.patches) : open;
+  const study = trainStudy(layout, trainId);
+  const inrush = useTask((tasks) => tasks.trainInrush(layout, trainId), [layout, trainId]);
+  const match = useSearch<Matched>(open);
+  const findings = checkTrain({
+    layout: open,
+    study: shown ? trainStudy(open, trainId) : study,
+    inrush: inrush.stale ? null : inrush.answer,
+  });
+  const model = study.cars.find((c) => c.carId === beside) ?? commonCar(study) ?? study.cars[0];
+  const onApply = (remedy: Remedy): void => {
+    setPreview(null);
+    setRefusal(apply(remedy.label, remedy.patches));
+  };
+  const startMatch = (carId: string): void => {
+    setBeside(carId);
+    match.start(async (tasks, tell) => ({ carId, ...(await tasks.matchTrain(open, trainId, carId, tell)) }));
+  };
+  const found = match.answer;
+  const named = found && study.cars.find((c) => c.carId === found.carId)?.job.name;
+  return (
+    <main className="train-page">
+      <h1 className="visually-hidden">{study.train.name}</h1>
+      <div style={{ position: 'relative' }}>
+        <TrainStage study={study} name={study.train.name} scale={layout.scale} />
+        <Totals layout={layout} study={study} />
+        {shown && (
+          <div className="stage-band" role="status">
+            Only a look: {shown.label}
+            <Button type="primary" onClick={() => onApply(shown)}>
+              Keep it
+            </Button>
+            <Button onClick={() => setPreview(null)}>Back</Button>
+          </div>
+        )}
+      </div>
+      <div className="train-work">
+        <section className="choices">
+          <TextField
+            label="Train"
+            text={study.train.name}
+            most={80}
+            required
+            onCommit={(name) =>
+              edit('Name of the train', (draft) => void (draft.trains[trainId].name = name))
+            }
+          />
+          <CarList
+            study={study}
+            beside={model?.carId ?? null}
+            onBeside={setBeside}
+            onEdit={(label, recipe) => edit(label, (draft) => recipe(draft.trains[trainId]))}
+          />
+          <SelectField<string>
+            key={study.cars.length}
+            label="Couple a coach behind"
+            value={undefined}
+            placeholder="which"
+            options={inOrder(layout.jobs).map((j) => ({ value: j.id, label: j.name }))}
+            onChange={(jobId) =>
+              edit('Coach coupled', (draft) => {
+                const { cars } = draft.trains[trainId];
+                const order = 1 + Math.max(0, ...Object.values(cars).map((c) => c.order));
+                cars[freeId(cars, `car-${order}`)] = { order, jobId, turned: false };
+              })
+            }
+          />
+          <Button
+            danger
+            onClick={() => {
+              edit(`${study.train.name} broken up`, (draft) => {
+                Reflect.deleteProperty(draft.trains, trainId);
+              });
+              void navigate('/');
+            }}
+          >
+            Break the train up
+          </Button>
+        </section>
+        <section className="train-pictures">
+          <h2>How they look together</h2>
+          {model ? (
+            <>
+              <MatchView study={study} beside={model.carId} onBeside={setBeside} />
+              <div className="place-search" data-testid="match">
+                {match.share !== null ? (
+                  <>
+                    <Progress percent={Math.round(100 * match.share)} size="small" strokeColor="#3e5b4f" />
+                    <Button onClick={match.cancel}>Stop</Button>
+                  </>
+                ) : found ? (
+                  <>
+                    <p>
+                      Beside {named}: {outcome(study, found)}
+                    </p>
+                    <span className="button-row">
+                      <Button
+                        type="primary"
+                        disabled={found.patches.length === 0}
+                        onClick={() => onApply({ label: `All matched to ${named}`, patches: found.patches })}
+                      >
+                        Match them
+                      </Button>
+                      <Button
+                        disabled={found.patches.length === 0}
+                        onClick={() =>
+                          setPreview({
+                            remedy: { label: `All matched to ${named}`, patches: found.patches },
+                            of: open,
+                          })
+                        }
+                      >
+                        Look first
+                      </Button>
+                    </span>
+                  </>
+                ) : (
+                  <>
+                    <p>Lamps, tints and resistors of the others, to look like {model.job.name}.</p>
+                    <Button disabled={!model.xy} onClick={() => startMatch(model.carId)}>
+                      Match all to this one
+                    </Button>
+                  </>
+                )}
+              </div>
+              {match.failure && <p className="field-refusal">{match.failure}</p>}
+            </>
+          ) : (
+            <p className="hint">Couple a coach, and its light is set beside the others’.</p>
+          )}
+          <h2>When the power comes on</h2>
+          <div className="two-fields">
+            <NumberField
+              label="Coaches charge after one another by"
+              unit="second"
+              figure={study.train.staggerSeconds}
+              limits={{ least: 0, most: 10, range: '0 s to 10 s' }}
+              onCommit={(seconds) =>
+                edit('Stagger', (draft) => void (draft.trains[trainId].staggerSeconds = seconds))
+              }
+            />
+          </div>
+          {(inrush.answer ?? []).map((rush) => (
+            <InrushChart
+              key={rush.supplyId}
+              name={layout.supplies[rush.supplyId]?.name ?? ''}
+              rush={rush}
+              stale={inrush.stale}
+            />
+          ))}
+          {inrush.failure && <p className="field-refusal">{inrush.failure}</p>}
+        </section>
+        <FindingsPanel
+          findings={findings}
+          stale={inrush.stale}
+          failure={refusal}
+          previewed={shown}
+          onPreview={(remedy) => setPreview(remedy ? { remedy, of: open } : null)}
+          onApply={onApply}
+        />
+      </div>
+    </main>
+  );
+}
+
+/** How many coaches will look alike, and which still will not. */
+function outcome(study: TrainStudy, { carId, before, after }: Matched): string {
+  const differ = (matches: readonly CarMatch[]): CarMatch[] =>
+    matches.filter((m) => m.carId !== carId && isSeen(m));
+  const left = differ(after).map((m) => study.cars.find((c) => c.carId === m.carId)?.job.name);
+  const names = [...new Set(left)].join(', ');
+  const were = differ(before).length;
+  return left.length === 0
+    ? `${were} of ${study.cars.length - 1} differ now; then all look alike.`
+    : `${were} of ${study.cars.length - 1} differ now, then ${left.length}: ${names}, whose lamps or supply do not reach it.`;
+}
+
+function Totals({ layout, study }: { readonly layout: Layout; readonly study: TrainStudy }) {
+  return (
+    <dl className="stage-figures">
+      {study.draws.map((d) => (
+        <div key={d.supplyId}>
+          <dt>
+            {layout.supplies[d.supplyId].name}, {d.cars} {d.cars === 1 ? 'coach' : 'coaches'}
+          </dt>
+          <dd data-figure={`draw-${d.supplyId}`}>
+            {formatQuantity(d.amps, 'amp')}
+            {d.bulbAmps !== null && <small> · bulbs {formatQuantity(d.bulbAmps, 'amp')}</small>}
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

@@ -1,0 +1,109 @@
+import type { Browser } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { figure, finding, judged, openBrowser, serve, visit } from './browser';
+
+let browser: Browser;
+let host: Awaited<ReturnType<typeof serve>>;
+
+beforeAll(async () => {
+  [browser, host] = await Promise.all([openBrowser(), serve()]);
+});
+afterAll(async () => {
+  await browser?.close();
+  host?.close();
+});
+
+describe('a sleeping coach with a side corridor, as a new user would', () => {
+  test('one centre row leaves the corridor dark; two rows, placed by the program, light it', async () => {
+    const { page, context, troubles } = await visit(browser, `${host.base}/new`);
+    await page.getByRole('radio', { name: /^Sleeping coach/ }).check({ force: true });
+    await page.getByRole('radio', { name: /^Main line/ }).check({ force: true });
+    await page.getByRole('button', { name: 'Lay it out and light it' }).click();
+    await judged(page);
+    await finding(page, 'dark-room').waitFor();
+    expect(await finding(page, 'dark-room').innerText()).toMatch(/Corridor stays dark/);
+    await page.getByRole('button', { name: 'Room side' }).click();
+    const corridor = page.locator('[data-window="5"]');
+    expect(Number(await corridor.getAttribute('data-lightness'))).toBeLessThan(15);
+    await page.getByRole('link', { name: /Lamps/ }).click();
+    await page.getByRole('radio', { name: /^Two rows/ }).check({ force: true });
+    await page.getByRole('button', { name: 'Place them for me' }).click();
+    await page.getByRole('button', { name: 'Hang them so' }).click({ timeout: 60_000 });
+    await judged(page);
+    expect(await finding(page, 'dark-room').count()).toBe(0);
+    expect(await finding(page, 'lamp-on-partition').count()).toBe(0);
+    expect(parseInt(await figure(page, 'evenness'))).toBeGreaterThan(40);
+    await expect.poll(async () => Number(await corridor.getAttribute('data-lightness'))).toBeGreaterThan(45);
+    // A search can be stopped.
+    await page.getByRole('button', { name: 'Place them for me' }).click();
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await page.getByRole('button', { name: 'Place them for me' }).waitFor();
+    expect(troubles).toEqual([]);
+    await context.close();
+  });
+  test('a room is divided, named, left dark; the inside follows a longer body; undo takes it back', async () => {
+    const { page, context, troubles } = await visit(browser, `${host.base}/bench/heritage-coach/brief`);
+    await judged(page);
+    await page.getByText('Rooms, one by one').click();
+    await page.getByRole('button', { name: 'Divide' }).first().click();
+    expect(await page.locator('.room-list li').count()).toBe(5);
+    await page.getByLabel('left dark').first().check();
+    await judged(page);
+    await page.getByLabel('Length of the body').fill('160');
+    await page.keyboard.press('Enter');
+    expect(await page.getByLabel('ends at').first().inputValue()).toMatch(/^2\d(\.\d)? mm$/);
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Undo/ }).click();
+    expect(await page.getByLabel('Length of the body').inputValue()).toBe('118 mm');
+    expect(troubles).toEqual([]);
+    await context.close();
+  });
+});
+
+describe('the boat train', () => {
+  test('is on the line with its totals; one coach is bluer, and all are matched to another', async () => {
+    const { page, context, troubles } = await visit(browser, host.base);
+    await page.getByRole('link', { name: /Boat train/ }).click();
+    await judged(page);
+    expect(await figure(page, 'draw-track')).toMatch(/47\.\d mA.*bulbs 6\d\d mA/s);
+    expect(await finding(page, 'train-looks').count()).toBe(3);
+    const colours = (car: string) =>
+      page.locator(`[data-car="${car}"] [data-window="1"]`).getAttribute('data-colour');
+    expect(await colours('car-2')).not.toBe(await colours('car-3'));
+    await page.locator('.match-view button', { hasText: 'Compartment coach 14' }).click();
+    await page.getByRole('button', { name: 'Match all to this one' }).click();
+    await page.getByRole('button', { name: 'Match them' }).click({ timeout: 60_000 });
+    await judged(page);
+    await expect.poll(() => colours('car-3')).toBe(await colours('car-2'));
+    expect(await finding(page, 'train-looks').count()).toBe(1);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await judged(page);
+    expect(await finding(page, 'train-looks').count()).toBe(3);
+    expect(troubles).toEqual([]);
+    await context.close();
+  });
+  test('runs past; a coach is turned, moved, uncoupled, coupled; a train is broken up and made again', async () => {
+    const { page, context, troubles } = await visit(browser, `${host.base}/train/boat-train`);
+    await judged(page);
+    await page.getByRole('button', { name: 'Run it past' }).click();
+    const strip = page.locator('.train-strip');
+    const at = () => strip.evaluate((e) => (e as HTMLElement).style.transform);
+    const before = await at();
+    await expect.poll(at).not.toBe(before);
+    await page.getByRole('button', { name: 'Stop it' }).click();
+    await page.getByRole('button', { name: 'Open saloon 22 one nearer to the end' }).click();
+    await judged(page);
+    await finding(page, 'tail-lamps').first().waitFor();
+    await page.getByRole('button', { name: 'Turn Open saloon 22 round' }).click();
+    await page.getByRole('button', { name: 'Uncouple Heritage coach 2' }).click();
+    expect(await page.locator('.car-list li').count()).toBe(3);
+    await page.getByLabel('Couple a coach behind').click();
+    await page.getByTitle('Heritage coach 2').click();
+    expect(await page.locator('.car-list li').count()).toBe(4);
+    await page.getByRole('button', { name: 'Break the train up' }).click();
+    await page.getByRole('button', { name: 'Make a train of the rest' }).click();
+    await judged(page);
+    expect(await page.locator('.car-list li').count()).toBe(4);
+    expect(troubles).toEqual([]);
+    await context.close();
+  });
+});
