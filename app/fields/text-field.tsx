@@ -7,16 +7,31 @@ interface TextFieldProps {
   readonly most: number;
   readonly required?: boolean;
   readonly lines?: number;
+  /** Why a text will not do; null when it does. */
+  readonly check?: (text: string) => string | null;
   readonly onCommit: (text: string) => void;
 }
 
 /** Plain words, kept when the field is left. */
-export function TextField({ label, text, most, required = false, lines = 1, onCommit }: TextFieldProps) {
+export function TextField({
+  label,
+  text,
+  most,
+  required = false,
+  lines = 1,
+  check,
+  onCommit,
+}: TextFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
   const empty = required && draft !== null && draft.trim() === '';
+  const refused = empty ? 'Something has to be written here.' : refusal;
   const commit = (): void => {
     if (draft === null || empty) return;
+    const complaint = check?.(draft) ?? null;
+    setRefusal(complaint);
+    if (complaint !== null) return;
     setDraft(null);
     const kept = required ? draft.trim() : draft;
     if (kept !== text) onCommit(kept);
@@ -25,23 +40,23 @@ export function TextField({ label, text, most, required = false, lines = 1, onCo
     id,
     value: draft ?? text,
     maxLength: most,
-    'aria-invalid': empty,
+    'aria-invalid': refused !== null,
     onBlur: commit,
     onChange: (e: { target: { value: string } }) => setDraft(e.target.value),
   };
   return (
     <div className="field">
       <label htmlFor={id}>{label}</label>
-      <div className={empty ? 'field-box refused' : 'field-box'}>
+      <div className={refused ? 'field-box refused' : 'field-box'}>
         {lines > 1 ? (
           <textarea {...shared} rows={lines} />
         ) : (
           <input {...shared} type="text" className="words" onKeyDown={(e) => e.key === 'Enter' && commit()} />
         )}
       </div>
-      {empty && (
+      {refused && (
         <p className="field-refusal" role="alert">
-          A name is needed. Still in force: {text}.
+          {refused} Still in force: {text}.
         </p>
       )}
     </div>

@@ -23,17 +23,21 @@ const BriefPanel = lazy(async () => ({ default: (await import('../panels/brief-p
 const PowerPanel = lazy(async () => ({ default: (await import('../panels/power-panel')).PowerPanel }));
 const LampsPanel = lazy(async () => ({ default: (await import('../panels/lamps-panel')).LampsPanel }));
 const TryPanel = lazy(async () => ({ default: (await import('../panels/try-panel')).TryPanel }));
+const FitPanel = lazy(async () => ({ default: (await import('../panels/fit-panel')).FitPanel }));
+const FitView = lazy(async () => ({ default: (await import('../drawings/fit/fit-view')).FitView }));
+const CuttingPanel = lazy(async () => ({ default: (await import('../panels/cutting-panel')).CuttingPanel }));
 const PowerCutChart = lazy(() => import('../drawings/charts/power-cut-chart'));
 const CellLifeChart = lazy(() => import('../drawings/charts/cell-life-chart'));
 const Scope = lazy(async () => ({ default: (await import('../drawings/charts/scope')).Scope }));
 const LightView = lazy(async () => ({ default: (await import('../drawings/light/light-view')).LightView }));
 const ComparePanel = lazy(() => import('../panels/compare-panel'));
 
-type PictureKind = 'light' | 'circuit' | 'behaviour' | 'compare';
+type PictureKind = 'light' | 'fit' | 'circuit' | 'behaviour' | 'compare';
 const pictureNames: Readonly<Record<PictureKind, string>> = {
   light: 'Light',
   circuit: 'Circuit',
   behaviour: 'Behaviour',
+  fit: 'Fit',
   compare: 'Compare',
 };
 
@@ -44,6 +48,7 @@ const usualPicture: Readonly<Record<StageId, PictureKind>> = {
   lamps: 'light',
   circuit: 'circuit',
   try: 'behaviour',
+  fit: 'fit',
 };
 
 /** One job on the bench. */
@@ -176,6 +181,7 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
           {stage === 'power' && <PowerPanel {...panel} />}
           {stage === 'lamps' && <LampsPanel {...panel} />}
           {stage === 'circuit' && <CircuitPanel {...panel} />}
+          {stage === 'fit' && <FitPanel {...panel} />}
           {stage === 'try' && (
             <TryPanel {...panel} cut={cut} alight={alight} controls={controls} live={live} />
           )}
@@ -203,6 +209,12 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
                 <CircuitView bench={solved.bench} steady={solved.steady} flagged={flagged} />
               ) : kind === 'light' ? (
                 <LightView solved={solved} />
+              ) : kind === 'fit' ? (
+                <>
+                  <FitView job={solved.bench.job}>
+                    <CuttingPanel layout={layout} jobId={jobId} />
+                  </FitView>
+                </>
               ) : kind === 'compare' ? (
                 <ComparePanel layout={open} jobId={jobId} />
               ) : live.samples.length > 0 ? (

@@ -3,7 +3,6 @@ import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { freeId } from '../../core/document/usual-supply';
 import { inOrder } from '../../core/document/layout';
-import { checkTrain } from '../../core/finding/train/check-train';
 import { COUPLING_MILLIMETRES, trainStudy, type TrainStudy } from '../../core/study/train';
 import { formatQuantity, quantityParts } from '../../core/quantity/format';
 import { nearestWord } from '../../core/light/wanted';
@@ -154,9 +153,9 @@ function newTrain(layout: Layout, edit: Edit): string {
 }
 
 function TrainCard({ layout, study }: { readonly layout: Layout; readonly study: TrainStudy }) {
-  const inrush = useTask((tasks) => tasks.trainInrush(layout, study.trainId), [layout, study.trainId]);
-  const findings = checkTrain({ layout, study, inrush: inrush.answer });
-  const state = attention(inrush.stale ? null : findings);
+  const judged = useTask((tasks) => tasks.judgeTrain(layout, study.trainId), [layout, study.trainId]);
+  const state = attention(judged.stale ? null : judged.answer);
+  const first = judged.answer?.[0];
   const track = study.draws.filter((d) => d.limitAmps !== null);
   const amps = track.reduce((sum, d) => sum + d.amps, 0);
   return (
@@ -172,7 +171,7 @@ function TrainCard({ layout, study }: { readonly layout: Layout; readonly study:
       <p>
         <span className={state.className}>{state.text}</span>
       </p>
-      {findings[0] && !inrush.stale && <p>{findings[0].title}</p>}
+      {first && !judged.stale && <p>{first.title}</p>}
     </Link>
   );
 }

@@ -5,6 +5,7 @@ export const stages = [
   { id: 'lamps', name: 'Lamps', says: 'which lamps, and where' },
   { id: 'circuit', name: 'Circuit', says: 'how bright, and with what' },
   { id: 'try', name: 'Try', says: 'cut the power and see' },
+  { id: 'fit', name: 'Fit', says: 'whether it goes in' },
 ] as const;
 
 export type StageId = (typeof stages)[number]['id'];
@@ -22,6 +23,8 @@ export function stageOfPath(path: readonly (string | number)[]): StageId {
       return 'circuit';
     case 'lamps':
       return 'lamps';
+    case 'fit':
+      return 'fit';
     default:
       return 'brief';
   }

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import { inOrder } from '../../core/document/layout';
 import { lampType } from '../../core/document/lamp-type';
+import { checkTrain } from '../../core/finding/train/check-train';
 import { checkJob } from '../../core/finding/check';
 import { benchOf } from '../../core/study/bench';
 import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
@@ -12,6 +13,7 @@ import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
 import { likedLux, proposeDrive, type Proposal } from '../../core/study/proposal';
 import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
+import { cuttingStudy, type CuttingStudy } from '../../core/study/cutting';
 import { placeLamps, type Placing } from '../../core/study/place-lamps';
 import { matchTrain } from '../../core/study/match-train';
 import { trainInrush, type TrainInrush } from '../../core/study/train-inrush';
@@ -20,7 +22,7 @@ import { steadyStudy } from '../../core/study/steady';
 import type { Pace } from '../../core/finding/check';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
-import type { CarMatch } from '../../core/study/train';
+import { trainStudy, type CarMatch } from '../../core/study/train';
 import type { Patch } from '../../core/document/patch';
 
 /** What staying alight is about: the power cut, the dead stretch, the charging and the cell. */
@@ -100,6 +102,20 @@ const tasks = {
         return false;
       },
     );
+  },
+  /** What cutting would buy, and whether it is needed. */
+  cutting(layout: Layout, jobId: string, lampsStay: boolean, tell: (share: number) => void): CuttingStudy {
+    return cuttingStudy(layout, jobId, lampsStay, (share) => {
+      tell(share);
+      return false;
+    });
+  },
+  judgeTrain(layout: Layout, trainId: string): Finding[] {
+    return checkTrain({
+      layout,
+      study: trainStudy(layout, trainId),
+      inrush: trainInrush(layout, trainId),
+    });
   },
   trainInrush(layout: Layout, trainId: string): TrainInrush[] {
     return trainInrush(layout, trainId);

@@ -40,7 +40,8 @@ export function useSearch<T>(of: unknown): SearchState<T> {
         search(
           tasks,
           proxy((share: number) => {
-            if (isMine()) setState((s) => ({ ...s, share }));
+            // Word of how far it is may come after the answer.
+            if (isMine()) setState((s) => (s.share === null ? s : { ...s, share }));
           }),
         ),
       )

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { tints } from '../part/tint';
+import { fitRecord } from './fit-record';
 import { interiorRecord } from './interior-record';
 import { legendRecord } from './wire-legend';
 
@@ -132,6 +133,7 @@ export const coachRecord = z.looseObject({
   supplyId: z.string(),
   dimensions: coachDimensions,
   interior: interiorRecord,
+  fit: fitRecord,
   /** Wanted light at seat height, in lux inside the model. */
   wantedLux: z.number().min(0.1).max(100000),
   conditioning: conditioningRecord,

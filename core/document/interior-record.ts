@@ -21,6 +21,8 @@ export const roomRecord = z.looseObject({
   endMillimetres: millimetres(0, 1500),
   /** Height of the partition at its end, from the floor; 0 for none. The coach's end wall stands anyway. */
   partitionMillimetres: millimetres(0, 250),
+  /** What is, or will be, taken off its top. */
+  partitionCutMillimetres: millimetres(0, 100),
   /** Whether the partition stops at the corridor or goes through from side to side. */
   partitionAcross: z.enum(['full', 'to-corridor']),
   /** Left dark on purpose: not counted where the light is judged. */
@@ -32,6 +34,7 @@ export const seatBackRecord = z.looseObject({
   order: z.number(),
   placeMillimetres: millimetres(0, 1500),
   heightMillimetres: millimetres(0, 250),
+  cutMillimetres: millimetres(0, 100),
 });
 
 /** The inside of a coach, in millimetres on the model; heights are from the floor. */

@@ -1,4 +1,5 @@
 import { scales, type ScaleName } from '../quantity/scale';
+import { usualFit } from './fit-record';
 import { usualInterior } from './usual-interior';
 import { legends } from './wire-legend';
 
@@ -83,6 +84,7 @@ function toThird(old: Plain): Plain {
       const ceilingFor = (drop: unknown): number => seat + Number(drop) + below;
       return {
         interior,
+        fit: usualFit(),
         ...job,
         dimensions,
         groups: mapped(job.groups, groupThird),

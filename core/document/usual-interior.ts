@@ -78,6 +78,7 @@ export function usualInterior(plan: InteriorPlan, dimensions: Dimensions, scale:
       kind,
       endMillimetres,
       partitionMillimetres: ceiling,
+      partitionCutMillimetres: 0,
       partitionAcross: beside ? 'to-corridor' : 'full',
       leftDark,
     });
@@ -111,7 +112,12 @@ export function usualInterior(plan: InteriorPlan, dimensions: Dimensions, scale:
     seatBacks: Object.fromEntries(
       backs.map((placeMillimetres, i) => [
         `back-${i + 1}`,
-        { order: i + 1, placeMillimetres, heightMillimetres: Math.min(ceiling, mm(PROTOTYPE.seatBack)) },
+        {
+          order: i + 1,
+          placeMillimetres,
+          heightMillimetres: Math.min(ceiling, mm(PROTOTYPE.seatBack)),
+          cutMillimetres: 0,
+        },
       ]),
     ),
   };

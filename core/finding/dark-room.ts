@@ -8,6 +8,7 @@ import { change } from '../document/patch';
 import { benchOf } from '../study/bench';
 import { coachInterior, type CoachInterior, type LaidRoom } from '../study/coach-interior';
 import { coachLight, type RoomLight } from '../study/coach-light';
+import { DARK_SHARE, darkRooms } from '../study/dark-rooms';
 import { steadyStudy } from '../study/steady';
 import { rule } from './finding';
 import { remedy } from './remedy';
@@ -15,8 +16,6 @@ import { supplyKind } from '../supply';
 import type { Bench } from '../study/bench';
 import type { Draft } from 'immer';
 
-/** A room counts as dark below this share of the light that was wanted of the lit windows. */
-export const DARK_SHARE = 0.1;
 /** Lamps over a corridor reach about this many times their height to each side. */
 const REACH = 1.1;
 const MOST_LAMPS = 40;
@@ -72,11 +71,6 @@ export const darkRoom = rule({
     ];
   },
 });
-
-function darkRooms(light: { readonly rooms: readonly RoomLight[]; readonly litLux: number }): RoomLight[] {
-  if (!(light.litLux > 0)) return [];
-  return light.rooms.filter((r) => !r.leftDark && r.lux < DARK_SHARE * light.litLux);
-}
 
 /** Hangs a lamp in the middle of each dark room, and so many along the corridor that they reach one another. */
 function lampsFor(draft: Draft<Layout>, bench: Bench, dark: readonly RoomLight[]): void {

@@ -1,6 +1,6 @@
 import { formatQuantity } from '../quantity/format';
+import { darkRooms } from '../study/dark-rooms';
 import { coachLight } from '../study/coach-light';
-import { DARK_SHARE } from './dark-room';
 import { rule } from './finding';
 
 /** Least over mean from which windows look alike: half the light is barely noticed (common practice, no source). */
@@ -14,7 +14,7 @@ export const unevenLight = rule({
     const light = coachLight(job, steady);
     const { evenness, leastLux, meanLux, darkest } = light;
     // Where a room is dark, that is said, and not this too.
-    const dark = light.rooms.some((r) => !r.leftDark && r.lux < DARK_SHARE * light.litLux);
+    const dark = darkRooms(light).length > 0;
     if (!(meanLux > 0) || dark || evenness >= EVEN_SHARE) return [];
     return [
       {

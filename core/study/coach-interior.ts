@@ -60,7 +60,8 @@ function layInterior(interior: InteriorRecord, dimensions: Dimensions): CoachInt
   const screens: Screen[] = [];
   rooms.forEach((room, i) => {
     const next = rooms[i + 1];
-    if (!next || room.partitionMillimetres <= 0) return;
+    const top = room.partitionMillimetres - room.partitionCutMillimetres;
+    if (!next || top <= 0) return;
     const stops = room.partitionAcross === 'to-corridor' && interior.corridor !== null;
     const { nearest, farthest } = stops ? besideCorridor(interior) : { nearest: 0, farthest: width };
     screens.push({
@@ -68,7 +69,7 @@ function layInterior(interior: InteriorRecord, dimensions: Dimensions): CoachInt
       at: room.to,
       from: nearest,
       to: farthest,
-      top: room.partitionMillimetres,
+      top,
     });
   });
   const beside = rooms.filter((r) => interior.corridor !== null && roomKinds[r.kind].besideCorridor);
@@ -85,7 +86,7 @@ function layInterior(interior: InteriorRecord, dimensions: Dimensions): CoachInt
       at: back.placeMillimetres,
       from: room.nearest,
       to: room.farthest,
-      top: back.heightMillimetres,
+      top: back.heightMillimetres - back.cutMillimetres,
     });
   }
   const shape = windowShape(dimensions);

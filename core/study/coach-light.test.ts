@@ -124,7 +124,9 @@ describe('rooms', () => {
       layLamps(j, 'white-warm', 1);
       const [lamp] = Object.values(j.lamps);
       lamp.placeMillimetres = 100;
-      j.interior.seatBacks = { back: { order: 1, placeMillimetres: 104, heightMillimetres: 20 } };
+      j.interior.seatBacks = {
+        back: { order: 1, placeMillimetres: 104, heightMillimetres: 20, cutMillimetres: 0 },
+      };
     });
     const at = (x: number): number => light.nearLux[light.along.findIndex((a) => a >= x)];
     expect(at(108)).toBe(0);

@@ -139,13 +139,17 @@ export class LiveRun {
     run.goOn(this.seconds);
     while (!run.done) run.advance(1000);
     const [light, stored, roof, amps, contact] = averages.now.spreads();
-    const roofFactor = this.envelope?.roofFactor ?? 1;
     const hasReservoir = this.bench.assembly.parts.some((p) => p.kind === 'electrolytic');
+    // The cycles of the supply tell only while it feeds: on the reservoir alone there are none, and
+    // without one there is nothing else.
+    const fed = !hasReservoir ? 1 : this.controls.power ? Math.min(1, Math.max(0, contact.mean)) : 0;
+    const whileFed = (factor = 1): number => 1 + (factor - 1) * fed;
+    const roofFactor = whileFed(this.envelope?.roofFactor);
     this.place = stretch.fromPlace + stretch.speed * (this.seconds - stretch.fromSeconds);
     const length = this.start.loopMillimetres;
     return {
       seconds: this.seconds,
-      light: this.fullLumens > 0 ? (light.mean * (this.envelope?.lightFactor ?? 1)) / this.fullLumens : 0,
+      light: this.fullLumens > 0 ? (light.mean * whileFed(this.envelope?.lightFactor)) / this.fullLumens : 0,
       reservoirVolts: stored.mean * (hasReservoir ? 1 : roofFactor),
       roofVolts: roof.mean * roofFactor,
       supplyAmps: amps.mean * (this.envelope?.ampsFactor ?? 1),

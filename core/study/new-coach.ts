@@ -2,6 +2,7 @@ import { change, type Change } from '../document/patch';
 import { inOrder, type Job, type Layout } from '../document/layout';
 import { legends } from '../document/wire-legend';
 import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../document/migrations';
+import { usualFit } from '../document/fit-record';
 import { usualInterior } from '../document/usual-interior';
 import { freeId, usualSupply } from '../document/usual-supply';
 import { scales } from '../quantity/scale';
@@ -72,6 +73,7 @@ export function newCoach(layout: Layout, wish: CoachWish): Change & { readonly j
       supplyId,
       dimensions,
       interior: usualInterior(sort.plan, dimensions, layout.scale),
+      fit: usualFit(),
       wantedLux: wish.wantedLux,
       conditioning: {
         rectifier: 'none',

@@ -45,6 +45,7 @@ describe('axe finds nothing serious', () => {
     '/bench/compartment-coach/power',
     '/bench/compartment-coach/lamps',
     '/bench/compartment-coach/try',
+    '/bench/open-saloon/fit',
     '/bench/heritage-coach/power',
     '/new',
     '/train/boat-train',
@@ -132,6 +133,8 @@ describe('nothing essential scrolls sideways', () => {
       '/bench/compartment-coach',
       '/bench/compartment-coach/lamps',
       '/train/boat-train',
+      '/bench/open-saloon/fit',
+      '/bench/compartment-coach/brief',
     ]) {
       const { page, context } = await visit(browser, host.base + path, { width, height });
       await page.locator('h1').first().waitFor({ state: 'attached' });

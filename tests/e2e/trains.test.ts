@@ -107,3 +107,53 @@ describe('the boat train', () => {
     await context.close();
   });
 });
+
+describe('does it fit', () => {
+  test('the saloon’s board wants notches of 0.5 mm; a narrower one none; what cutting buys is worked out', async () => {
+    const { page, context, troubles } = await visit(browser, `${host.base}/bench/open-saloon/fit`);
+    await judged(page);
+    expect(await page.locator('[data-fit="board-tabs"]').innerText()).toMatch(
+      /notch 0\.5 mm in both edges.*−1 mm/s,
+    );
+    expect(await finding(page, 'does-not-fit').innerText()).toMatch(/at 38, 116 and 194 mm/);
+    await page.getByLabel('Board, wide').fill('10,5');
+    await page.keyboard.press('Enter');
+    await judged(page);
+    expect(await finding(page, 'does-not-fit').count()).toBe(0);
+    const places = page.getByLabel(/^Tabs stand at/);
+    await places.fill('38; none');
+    await places.blur();
+    expect(await page.getByRole('alert').innerText()).toMatch(/“none” is no place/);
+    await places.fill('38; 100; 190');
+    await places.blur();
+    expect(await page.getByRole('alert').count()).toBe(0);
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await page.getByText('Every room is lit. Nothing needs to be cut.').waitFor({ timeout: 60_000 });
+    expect(await page.locator('[data-cut="seat-backs"]').count()).toBe(1);
+    expect(troubles).toEqual([]);
+    await context.close();
+  });
+  test('a cell put in is judged for room and reach, and a pack above the seats shows', async () => {
+    const { page, context, troubles } = await visit(browser, `${host.base}/bench/compartment-coach/fit`);
+    await judged(page);
+    await page.getByLabel('Something more').click();
+    await page.getByRole('option', { name: 'Cell' }).click();
+    await judged(page);
+    await finding(page, 'does-not-fit').waitFor();
+    await page.getByText(/^Cell at/).click();
+    await page.getByLabel('Reached').click();
+    await page.getByRole('option', { name: 'not at all' }).click();
+    await judged(page);
+    await finding(page, 'out-of-reach')
+      .getByRole('button', { name: /underside/ })
+      .first()
+      .click();
+    await judged(page);
+    expect(await finding(page, 'out-of-reach').count()).toBe(0);
+    await page.getByLabel('Stands above the floor').fill('8 mm');
+    await page.keyboard.press('Enter');
+    await finding(page, 'shows-through').waitFor();
+    expect(troubles).toEqual([]);
+    await context.close();
+  });
+});
