@@ -1,5 +1,6 @@
 import { readLayout } from '../core/document/file';
-import { inOrder, type Layout } from '../core/document/layout';
+import type { Layout } from '../core/document/layout';
+import { inOrder } from '../core/document/in-order';
 import { Complaint } from './complaint';
 import { readText } from './file';
 

@@ -1,5 +1,6 @@
 import { change, patched } from '../core/document/patch';
-import { inOrder, type Layout } from '../core/document/layout';
+import type { Layout } from '../core/document/layout';
+import { inOrder } from '../core/document/in-order';
 import { usualSupply } from '../core/document/usual-supply';
 import { benchOf } from '../core/study/bench';
 import { replay, type RunControls } from '../core/study/live-run';

@@ -1,5 +1,6 @@
 import { change } from '../core/document/patch';
-import { inOrder, type Job, type Layout } from '../core/document/layout';
+import type { Job, Layout } from '../core/document/layout';
+import { inOrder } from '../core/document/in-order';
 import { equalPlacing, placeLamps } from '../core/study/place-lamps';
 import { hangLamps } from '../core/study/hang-lamps';
 import { trainStudy } from '../core/study/train';

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { freeId } from '../../core/document/usual-supply';
-import { inOrder } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { COUPLING_MILLIMETRES, trainStudy, type TrainStudy } from '../../core/study/train';
 import { formatQuantity, quantityParts } from '../../core/quantity/format';
 import { nearestWord } from '../../core/light/wanted';

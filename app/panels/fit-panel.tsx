@@ -4,15 +4,10 @@ import { NumberField } from '../fields/number-field';
 import { SelectField } from '../fields/select-field';
 import { TextField } from '../fields/text-field';
 import { useLayoutStore } from '../store/layout-store';
-import {
-  reaches,
-  thingKinds,
-  type FitRecord,
-  type Reach,
-  type ThingKind,
-} from '../../core/document/fit-record';
+import type { FitRecord } from '../../core/document/fit-record';
+import { reaches, thingKinds, type Reach, type ThingKind } from '../../core/document/thing-kinds';
 import { freeId } from '../../core/document/usual-supply';
-import { inOrder } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { parseQuantity } from '../../core/quantity/parse';
 import { formatQuantity } from '../../core/quantity/format';
 import type { Draft } from 'immer';

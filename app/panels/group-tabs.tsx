@@ -1,5 +1,6 @@
 import { Choice } from '../fields/choice';
-import { inOrder, type Job } from '../../core/document/layout';
+import type { Job } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { useChosenGroup, useRunStore } from '../store/run-store';
 
 /** Which lamps the figures below are about; nothing where there is one group. */

@@ -1,6 +1,7 @@
 import { NumberField } from '../fields/number-field';
 import { useLayoutStore } from '../store/layout-store';
-import { inOrder, type Job } from '../../core/document/layout';
+import type { Job } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { formatQuantity } from '../../core/quantity/format';
 
 interface LampListProps {

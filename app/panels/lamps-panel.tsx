@@ -5,7 +5,7 @@ import { More } from '../fields/more';
 import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
 import { useChosenGroup, useRunStore } from '../store/run-store';
-import { inOrder } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { lampType, lampTypes } from '../../core/document/lamp-type';
 import { tintedLight } from '../../core/light/tinted';
 import { tints } from '../../core/part/tint';

@@ -3,13 +3,13 @@ import { More } from '../fields/more';
 import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
 import { freeId, usualSupply } from '../../core/document/usual-supply';
-import { inOrder } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { supplyKind, supplyKinds, type SupplyKindName } from '../../core/supply';
 import { useTask } from '../workers/use-task';
 import { formatQuantity } from '../../core/quantity/format';
 import { SupplyFields } from './supplies';
 import { WiringFields } from './wiring-fields';
-import type { RectifierName } from '../../core/document/coach-record';
+import type { RectifierName } from '../../core/document/rectifier-names';
 import type { PanelProps } from './panel-props';
 
 const ANOTHER = 'add:';

@@ -1,7 +1,7 @@
 import { Modal } from 'antd';
 import { useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { inOrder } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { useLayoutStore } from '../store/layout-store';
 import { stages } from '../pages/stages';
 

@@ -2,7 +2,7 @@ import { RedoOutlined, SearchOutlined, UndoOutlined } from '@ant-design/icons';
 import { Alert, Button } from 'antd';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useMatch } from 'react-router';
-import { inOrder } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { openLastOrDemo } from '../storage/opening';
 import { useAutosave, type SaveState } from '../storage/autosave';
 import { useLayoutStore } from '../store/layout-store';

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
-import { inOrder, type Job } from '../../core/document/layout';
+import type { Job } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import type { RunControls } from '../../core/study/live-run';
 
 /** Controls of the moment of one job: remembered while the application is open, outside undo. */

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { inOrder, type Layout } from '../../core/document/layout';
+import type { Layout } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { solvedJob, type SolvedJob } from '../../core/study/solved-job';
 
 export type LineJob = SolvedJob;

@@ -1,29 +1,28 @@
 import { expose } from 'comlink';
-import { inOrder } from '../../core/document/layout';
+import { inOrder } from '../../core/document/in-order';
 import { lampType } from '../../core/document/lamp-type';
-import { checkTrain } from '../../core/finding/train/check-train';
 import { checkJob } from '../../core/finding/check';
 import { benchOf } from '../../core/study/bench';
 import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
 import { chargingWays, type ChargingWay } from '../../core/study/charging';
-import { compareStudy, type ComparedWay, type FailedWay } from '../../core/study/compare';
 import { inrushStudy, type InrushStudy } from '../../core/study/inrush';
-import { LiveRun, type RunControls, type RunSample, type RunStart } from '../../core/study/live-run';
 import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
 import { likedLux, proposeDrive, type Proposal } from '../../core/study/proposal';
 import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
-import { cuttingStudy, type CuttingStudy } from '../../core/study/cutting';
-import { placeLamps, type Placing } from '../../core/study/place-lamps';
-import { matchTrain } from '../../core/study/match-train';
-import { trainInrush, type TrainInrush } from '../../core/study/train-inrush';
-import { offerSchool, schools } from '../../core/study/schools';
 import { steadyStudy } from '../../core/study/steady';
 import type { Pace } from '../../core/finding/check';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
-import { trainStudy, type CarMatch } from '../../core/study/train';
 import type { Patch } from '../../core/document/patch';
+import type { ComparedWay, FailedWay } from '../../core/study/compare';
+import type { CuttingStudy } from '../../core/study/cutting';
+import type { LiveRun, RunControls, RunSample, RunStart } from '../../core/study/live-run';
+import type { Placing } from '../../core/study/place-lamps';
+import type { CarMatch } from '../../core/study/train';
+import type { TrainInrush } from '../../core/study/train-inrush';
+
+// What the bench asks for at once is here; what waits for a press is fetched with it.
 
 /** What staying alight is about: the power cut, the dead stretch, the charging and the cell. */
 export interface StayingAlight {
@@ -63,15 +62,17 @@ const tasks = {
   rectifierCosts(layout: Layout, jobId: string): ReturnType<typeof rectifierCosts> {
     return rectifierCosts(layout, jobId);
   },
-  compare(layout: Layout, jobId: string): (ComparedWay | FailedWay)[] {
+  async compare(layout: Layout, jobId: string): Promise<(ComparedWay | FailedWay)[]> {
+    const { compareStudy } = await import('../../core/study/compare');
     return compareStudy(layout, jobId);
   },
   /** The change a school makes of a job, or what speaks against it. */
-  school(
+  async school(
     layout: Layout,
     jobId: string,
     schoolId: string,
-  ): { patches: readonly Patch[] | null; refused: string | null } {
+  ): Promise<{ patches: readonly Patch[] | null; refused: string | null }> {
+    const { offerSchool, schools } = await import('../../core/study/schools');
     const { patches, refused } = offerSchool(
       layout,
       jobId,
@@ -80,13 +81,14 @@ const tasks = {
     return { patches, refused };
   },
   /** The best places for a group's lamps, in rows of so many. */
-  placeLamps(
+  async placeLamps(
     layout: Layout,
     jobId: string,
     groupId: string,
     perRow: readonly number[],
     tell: (share: number) => void,
-  ): Placing {
+  ): Promise<Placing> {
+    const { placeLamps } = await import('../../core/study/place-lamps');
     const job = layout.jobs[jobId];
     const like = inOrder(job.lamps).find((l) => l.groupId === groupId && l.role === 'room');
     return placeLamps(
@@ -104,29 +106,42 @@ const tasks = {
     );
   },
   /** What cutting would buy, and whether it is needed. */
-  cutting(layout: Layout, jobId: string, lampsStay: boolean, tell: (share: number) => void): CuttingStudy {
+  async cutting(
+    layout: Layout,
+    jobId: string,
+    lampsStay: boolean,
+    tell: (share: number) => void,
+  ): Promise<CuttingStudy> {
+    const { cuttingStudy } = await import('../../core/study/cutting');
     return cuttingStudy(layout, jobId, lampsStay, (share) => {
       tell(share);
       return false;
     });
   },
-  judgeTrain(layout: Layout, trainId: string): Finding[] {
+  async judgeTrain(layout: Layout, trainId: string): Promise<Finding[]> {
+    const [{ checkTrain }, { trainInrush }, { trainStudy }] = await Promise.all([
+      import('../../core/finding/train/check-train'),
+      import('../../core/study/train-inrush'),
+      import('../../core/study/train'),
+    ]);
     return checkTrain({
       layout,
       study: trainStudy(layout, trainId),
       inrush: trainInrush(layout, trainId),
     });
   },
-  trainInrush(layout: Layout, trainId: string): TrainInrush[] {
+  async trainInrush(layout: Layout, trainId: string): Promise<TrainInrush[]> {
+    const { trainInrush } = await import('../../core/study/train-inrush');
     return trainInrush(layout, trainId);
   },
   /** The change that makes the other coaches of a train look like one of them. */
-  matchTrain(
+  async matchTrain(
     layout: Layout,
     trainId: string,
     carId: string,
     tell: (share: number) => void,
-  ): { patches: readonly Patch[]; before: readonly CarMatch[]; after: readonly CarMatch[] } {
+  ): Promise<{ patches: readonly Patch[]; before: readonly CarMatch[]; after: readonly CarMatch[] }> {
+    const { matchTrain } = await import('../../core/study/match-train');
     const { patches, before, after } = matchTrain(layout, trainId, carId, (share) => {
       tell(share);
       return false;
@@ -134,7 +149,8 @@ const tasks = {
     return { patches, before, after };
   },
   /** Puts a coach on its loop. */
-  startRun(start: RunStart): void {
+  async startRun(start: RunStart): Promise<void> {
+    const { LiveRun } = await import('../../core/study/live-run');
     run = new LiveRun(start);
   },
   control(set: Partial<RunControls>): void {

@@ -1,4 +1,5 @@
-import { inOrder, type Job, type Layout } from '../document/layout';
+import type { Job, Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
 import { supplyKind } from '../supply';
 import type { GroupRecord } from '../document/coach-record';

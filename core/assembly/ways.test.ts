@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { drawCircuit, drawnConnections } from '../../app/drawings/circuit/geometry';
 import { demo, demoJob } from '../../tests/generated';
 import { change } from '../document/patch';
-import { rectifierNames } from '../document/coach-record';
+import { rectifierNames } from '../document/rectifier-names';
 import { usualSupply } from '../document/usual-supply';
 import { supplyKinds, type SupplyKindName } from '../supply';
 import { schools } from '../study/schools';

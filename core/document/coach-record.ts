@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { tints } from '../part/tint';
 import { fitRecord } from './fit-record';
 import { interiorRecord } from './interior-record';
-import { legendRecord } from './wire-legend';
+import { legendRecord } from './legend-record';
+import { rectifierNames } from './rectifier-names';
 
 const millimetres = (least: number, most: number) => z.number().min(least).max(most);
 
@@ -57,17 +58,6 @@ export const groupRecord = z.looseObject({
   /** A switch of their own in their feed, as it is set; null without one. */
   switch: z.looseObject({ on: z.boolean() }).nullable(),
 });
-
-export const rectifierNames = [
-  'silicon-bridge',
-  'schottky-bridge',
-  'silicon-diodes',
-  'schottky-diodes',
-  'half-wave',
-  'half-wave-schottky',
-  'none',
-] as const;
-export type RectifierName = (typeof rectifierNames)[number];
 
 export const conditioningRecord = z.looseObject({
   /** A moulded bridge, four loose diodes, one diode, or nothing. */

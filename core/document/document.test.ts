@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob, generatedLayout } from '../../tests/generated';
 import { checkLayout, readLayout, writeLayout } from './file';
-import { inOrder, jsonSchema } from './layout';
+import { jsonSchema } from './layout';
+import { inOrder } from './in-order';
 import { change, patched } from './patch';
 
 const refusal = (text: string): string => {

@@ -1,26 +1,9 @@
 import { z } from 'zod';
+import { reaches, thingKinds, type Reach, type ThingKind } from './thing-kinds';
 
 const millimetres = (least: number, most: number) => z.number().min(least).max(most);
 
-/** Things that go into the body beside the lamps. */
-export const thingKinds = {
-  reservoir: { name: 'Reservoir', mustBeReached: false },
-  regulator: { name: 'Regulator board', mustBeReached: false },
-  cell: { name: 'Cell', mustBeReached: true },
-  switch: { name: 'Switch', mustBeReached: true },
-  plug: { name: 'Plug', mustBeReached: true },
-} as const;
-export type ThingKind = keyof typeof thingKinds;
 const thingNames = Object.keys(thingKinds) as [ThingKind, ...ThingKind[]];
-
-/** How a thing can be got at once the body is closed. */
-export const reaches = {
-  'roof-off': 'with the roof off',
-  underside: 'from the underside',
-  end: 'from the end',
-  sealed: 'not at all',
-} as const;
-export type Reach = keyof typeof reaches;
 
 /** A box in the body; places are of its middle, heights above the floor. */
 export const thingRecord = z.looseObject({
@@ -87,16 +70,3 @@ export const fitRecord = z.looseObject({
 export type FitRecord = z.infer<typeof fitRecord>;
 export type ThingRecord = z.infer<typeof thingRecord>;
 export type BoardRecord = z.infer<typeof boardRecord>;
-
-/** Nothing measured yet: a shell that keeps light in, opened by clips; an eye at an arm's length. */
-export function usualFit(): FitRecord {
-  return {
-    opening: { how: 'clips', hinge: 'none', arrow: false, leadsEnd: 'none' },
-    tabs: null,
-    board: null,
-    things: {},
-    eye: { aboveRailMillimetres: 250, awayMillimetres: 500 },
-    shell: 'opaque',
-    blackedOut: { roof: false, ends: false },
-  };
-}

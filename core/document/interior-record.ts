@@ -1,17 +1,8 @@
 import { z } from 'zod';
+import { roomKinds, type RoomKind } from './room-kinds';
 
 const millimetres = (least: number, most: number) => z.number().min(least).max(most);
 
-/** What is behind a window. Those that lie beside a side corridor leave it its width; the others take the whole width. */
-export const roomKinds = {
-  compartment: { name: 'Compartment', short: 'Comp.', besideCorridor: true },
-  saloon: { name: 'Saloon', short: 'Sal.', besideCorridor: false },
-  vestibule: { name: 'Vestibule', short: 'V', besideCorridor: false },
-  toilet: { name: 'Toilet', short: 'WC', besideCorridor: true },
-  kitchen: { name: 'Kitchen', short: 'Kit.', besideCorridor: true },
-  luggage: { name: 'Luggage', short: 'Lug.', besideCorridor: false },
-} as const;
-export type RoomKind = keyof typeof roomKinds;
 const roomKindNames = Object.keys(roomKinds) as [RoomKind, ...RoomKind[]];
 
 /** One room, from the end of the room before it to its own end; its far wall is the one at its end. */
@@ -62,9 +53,3 @@ export const interiorRecord = z.looseObject({
 
 export type InteriorRecord = z.infer<typeof interiorRecord>;
 export type RoomRecord = z.infer<typeof roomRecord>;
-
-/** Height of the lamps above seats or tables, in millimetres; at least half a millimetre. */
-export function lampDrop(interior: InteriorRecord): number {
-  const { ceilingMillimetres, seatMillimetres, lampsBelowCeilingMillimetres } = interior;
-  return Math.max(0.5, ceilingMillimetres - lampsBelowCeilingMillimetres - seatMillimetres);
-}

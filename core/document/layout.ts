@@ -32,15 +32,6 @@ export const layoutRecord = z.looseObject({
 export type Layout = z.infer<typeof layoutRecord>;
 export type Job = Layout['jobs'][string];
 
-/** Entries of a record in the order the person put them. */
-export function inOrder<T extends { readonly order: number }>(
-  record: Readonly<Record<string, T>>,
-): (T & { readonly id: string })[] {
-  return Object.entries(record)
-    .map(([id, entry]) => ({ ...entry, id }))
-    .sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
-}
-
 /** What a schema cannot say: references that lead nowhere. As path and reason. */
 export function brokenReferences(layout: Layout): { path: (string | number)[]; reason: string }[] {
   const broken: { path: (string | number)[]; reason: string }[] = [];

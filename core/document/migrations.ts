@@ -1,5 +1,5 @@
 import { scales, type ScaleName } from '../quantity/scale';
-import { usualFit } from './fit-record';
+import { usualFit } from './usual-fit';
 import { usualInterior } from './usual-interior';
 import { legends } from './wire-legend';
 

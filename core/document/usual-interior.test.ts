@@ -5,8 +5,9 @@ import { boatTrain, demo, demoJob } from '../../tests/generated';
 import { scales, type ScaleName } from '../quantity/scale';
 import { coachInterior, roomBehind } from '../study/coach-interior';
 import { checkLayout } from './file';
-import { interiorRecord, lampDrop, roomKinds } from './interior-record';
-import { inOrder } from './layout';
+import { interiorRecord } from './interior-record';
+import { lampDrop, roomKinds } from './room-kinds';
+import { inOrder } from './in-order';
 import {
   interiorAfter,
   interiorPlans,

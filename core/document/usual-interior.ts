@@ -1,6 +1,7 @@
 import { scales, type ScaleName } from '../quantity/scale';
 import type { coachDimensions } from './coach-record';
-import type { InteriorRecord, RoomKind, RoomRecord } from './interior-record';
+import type { InteriorRecord, RoomRecord } from './interior-record';
+import type { RoomKind } from './room-kinds';
 import type { z } from 'zod';
 
 type Dimensions = Pick<

@@ -1,5 +1,3 @@
-import { z } from 'zod';
-
 /** Colours wire is sold in. */
 export const wireColours = [
   'red',
@@ -20,16 +18,6 @@ export type WireColour = (typeof wireColours)[number];
 export const wireRoles = ['right', 'left', 'plus', 'minus', 'lamp'] as const;
 export type WireRole = (typeof wireRoles)[number];
 
-const colour = z.enum(wireColours);
-
-/** Which colour means what in a job. */
-export const legendRecord = z.looseObject({
-  right: colour,
-  left: colour,
-  plus: colour,
-  minus: colour,
-  lamp: colour,
-});
 export type WireLegend = Readonly<Record<WireRole, WireColour>>;
 
 /** What each role is called. */

@@ -1,4 +1,4 @@
-import { inOrder } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { change } from '../document/patch';
 import { formatQuantity } from '../quantity/format';
 import { benchOf } from '../study/bench';

@@ -1,9 +1,10 @@
 import { formatQuantity } from '../quantity/format';
 import { freeId } from '../document/usual-supply';
-import { lampDrop } from '../document/interior-record';
+import { lampDrop } from '../document/room-kinds';
 import { lampType } from '../document/lamp-type';
 import { usualLamp } from '../document/usual-lamp';
-import { inOrder, type Layout } from '../document/layout';
+import type { Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { change } from '../document/patch';
 import { benchOf } from '../study/bench';
 import { coachInterior, type CoachInterior, type LaidRoom } from '../study/coach-interior';

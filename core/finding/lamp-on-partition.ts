@@ -1,8 +1,9 @@
 import { formatQuantity } from '../quantity/format';
-import { inOrder, type Job } from '../document/layout';
+import type { Job } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
 import { LAMP_HALF_MILLIMETRES } from '../study/coach-light';
-import { onPartition } from '../study/place-lamps';
+import { onPartition } from '../study/on-partition';
 import { rule } from './finding';
 import { lampNames, plural } from './names';
 import { remedy } from './remedy';
@@ -45,8 +46,11 @@ export const lampOnPartition = rule({
 type Lamp = Job['lamps'][string];
 
 function stands({ job, layout }: Bench, lamp: Lamp, placeMillimetres: number): boolean {
-  const wish = { led: lampType(layout, lamp.part), tint: lamp.tint, aimDegrees: lamp.aimDegrees };
-  return onPartition(job, wish, { placeMillimetres, acrossMillimetres: lamp.acrossMillimetres });
+  return onPartition(
+    job,
+    { led: lampType(layout, lamp.part) },
+    { placeMillimetres, acrossMillimetres: lamp.acrossMillimetres },
+  );
 }
 
 /** The nearest place clear of partitions; null where there is none. */

@@ -1,5 +1,5 @@
 import { LIMITER_KNEE_VOLTS } from '../assembly/elements';
-import { inOrder } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { formatQuantity } from '../quantity/format';
 import { rule } from './finding';
 

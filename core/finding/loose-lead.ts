@@ -1,5 +1,5 @@
 import { looseTerminals } from '../assembly/assembly';
-import { inOrder } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { patched } from '../document/patch';
 import { benchOf, type Bench } from '../study/bench';
 import { steadyStudy, type SteadyStudy } from '../study/steady';

@@ -1,5 +1,5 @@
 import { formatQuantity } from '../quantity/format';
-import { inOrder } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { rule } from './finding';
 import { lampNames } from './names';
 import { fitProposal, remedy } from './remedy';

@@ -1,5 +1,5 @@
-import { inOrder } from '../document/layout';
-import { reaches, thingKinds } from '../document/fit-record';
+import { inOrder } from '../document/in-order';
+import { reaches, thingKinds } from '../document/thing-kinds';
 import { rule } from './finding';
 import { remedy } from './remedy';
 

@@ -3,7 +3,7 @@ import { ratingFor } from '../part/electrolytic';
 import { benchOf } from '../study/bench';
 import { noLoadStudy } from '../study/no-load';
 import { formatQuantity } from '../quantity/format';
-import { inOrder } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { lower } from '../assembly/lower';
 import { steadyStudy } from '../study/steady';
 import { rule } from './finding';

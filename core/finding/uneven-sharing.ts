@@ -1,4 +1,4 @@
-import { inOrder } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { THERMAL_VOLTS } from '../part/junction-model';
 import { rule } from './finding';
 import { fitProposal, remedy } from './remedy';

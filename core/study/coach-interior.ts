@@ -1,5 +1,6 @@
-import { inOrder } from '../document/layout';
-import { roomKinds, type InteriorRecord, type RoomRecord } from '../document/interior-record';
+import { inOrder } from '../document/in-order';
+import type { InteriorRecord, RoomRecord } from '../document/interior-record';
+import { roomKinds } from '../document/room-kinds';
 import { windowShape } from '../document/usual-interior';
 import { LightField, type Interior, type Place, type Screen } from '../light/interior';
 import type { CoachRecord } from '../document/coach-record';

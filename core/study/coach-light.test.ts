@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
 import { change } from '../document/patch';
-import { lampDrop } from '../document/interior-record';
+import { lampDrop } from '../document/room-kinds';
 import { lampType } from '../document/lamp-type';
 import { usualInterior, windowShape } from '../document/usual-interior';
 import { benchOf } from './bench';

@@ -2,7 +2,7 @@ import { beamExponent, type LightSource } from '../light/illuminance';
 import { mixedXy } from '../light/tinted';
 import { windowLightness } from '../light/wanted';
 import { windowShape } from '../document/usual-interior';
-import { roomKinds, lampDrop } from '../document/interior-record';
+import { roomKinds, lampDrop } from '../document/room-kinds';
 import { lightSpots, type LedPart } from '../part/led';
 import { tints } from '../part/tint';
 import { coachInterior, roomBehind, type CoachInterior, type LaidRoom } from './coach-interior';

@@ -1,7 +1,8 @@
 import { nearestWord } from '../light/wanted';
 import { checkLayout } from '../document/file';
 import { patched, type Patch } from '../document/patch';
-import { inOrder, type Layout } from '../document/layout';
+import type { Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { benchOf } from './bench';
 import { costOf, jointsOf } from './bill';
 import { powerCutStudy } from './power-cut';

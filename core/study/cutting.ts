@@ -1,7 +1,8 @@
 import { change } from '../document/patch';
-import { inOrder, type Job, type Layout } from '../document/layout';
+import type { Job, Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
-import { roomKinds } from '../document/interior-record';
+import { roomKinds } from '../document/room-kinds';
 import { coachLight, type CoachLight } from './coach-light';
 import { darkRooms } from './dark-rooms';
 import { hangLamps, rowsOfLamps } from './hang-lamps';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { boatTrain } from '../../tests/generated';
-import { usualFit, type FitRecord, type ThingRecord } from '../document/fit-record';
+import type { FitRecord, ThingRecord } from '../document/fit-record';
+import { usualFit } from '../document/usual-fit';
 import { usualInterior } from '../document/usual-interior';
 import { fitAnswers, lacking, type FitAnswer } from './fit';
 import { floorAboveRail, showingThrough } from './showing';

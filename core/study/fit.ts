@@ -1,5 +1,6 @@
-import { inOrder } from '../document/layout';
-import { thingKinds, type BoardRecord } from '../document/fit-record';
+import { inOrder } from '../document/in-order';
+import type { BoardRecord } from '../document/fit-record';
+import { thingKinds } from '../document/thing-kinds';
 import { coachInterior } from './coach-interior';
 import type { CoachRecord } from '../document/coach-record';
 

@@ -1,10 +1,11 @@
 import { freeId } from '../document/usual-supply';
-import { inOrder, type Job, type Layout } from '../document/layout';
+import type { Job, Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { change, type Change } from '../document/patch';
 import { usualGroup, usualLamp } from '../document/usual-lamp';
 import { coachInterior } from './coach-interior';
 import { proposeDrive } from './proposal';
-import type { LampPlace } from './place-lamps';
+import type { LampPlace } from './places';
 import type { Draft } from 'immer';
 
 type Lamp = Job['lamps'][string] & { readonly id: string };

@@ -1,4 +1,5 @@
-import { inOrder, type Layout } from '../document/layout';
+import type { Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { lampType, lampTypes } from '../document/lamp-type';
 import { change, type Change } from '../document/patch';
 import { colourDifference, SEEN_COLOUR, SEEN_LIGHTNESS, type Chromaticity } from '../light/difference';

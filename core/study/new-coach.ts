@@ -1,8 +1,9 @@
 import { change, type Change } from '../document/patch';
-import { inOrder, type Job, type Layout } from '../document/layout';
+import type { Job, Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { legends } from '../document/wire-legend';
 import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../document/migrations';
-import { usualFit } from '../document/fit-record';
+import { usualFit } from '../document/usual-fit';
 import { usualInterior } from '../document/usual-interior';
 import { freeId, usualSupply } from '../document/usual-supply';
 import { scales } from '../quantity/scale';

@@ -2,16 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { usualInterior, type InteriorPlan } from '../document/usual-interior';
 import { leds } from '../part/led';
+import type { LampPlace } from './places';
+import { onPartition } from './on-partition';
 import { coachInterior } from './coach-interior';
-import {
-  equalPlacing,
-  evennessOf,
-  onPartition,
-  placeLamps,
-  rowsAcross,
-  type LampPlace,
-  type PlacingWish,
-} from './place-lamps';
+import { equalPlacing, evennessOf, placeLamps, rowsAcross, type PlacingWish } from './place-lamps';
 import type { CoachRecord } from '../document/coach-record';
 
 type Coach = Pick<CoachRecord, 'interior' | 'dimensions'>;

@@ -1,7 +1,7 @@
-import { lampDrop } from '../document/interior-record';
 import { coachInterior } from './coach-interior';
 import { countedPoints, lampSources, LAMP_HALF_MILLIMETRES } from './coach-light';
-import { spreadPlaces } from './places';
+import { onPartition } from './on-partition';
+import { spreadPlaces, type LampPlace } from './places';
 import type { CoachRecord } from '../document/coach-record';
 import type { LedPart } from '../part/led';
 
@@ -18,11 +18,6 @@ export interface PlacingWish {
   readonly onPartitions?: boolean;
   /** Distance between the places that are tried; about a 250th of the coach when left out. */
   readonly stepMillimetres?: number;
-}
-
-export interface LampPlace {
-  readonly placeMillimetres: number;
-  readonly acrossMillimetres: number;
 }
 
 /** Places for lamps, and how evenly they then light the windows. */
@@ -78,30 +73,6 @@ export function evennessOf(
   const trial = new Trial(job);
   for (const place of places) trial.add(columnAt(job, wish, place), 1);
   return trial.evenness();
-}
-
-/** Whether a lamp there stands on a partition that reaches up to it. */
-export function onPartition(
-  job: Coach,
-  wish: Pick<PlacingWish, 'led' | 'tint' | 'aimDegrees'>,
-  place: LampPlace,
-): boolean {
-  const { interior } = job;
-  const z = interior.seatMillimetres + lampDrop(interior);
-  const y = interior.widthMillimetres / 2 + place.acrossMillimetres;
-  const { screens } = coachInterior(job).light;
-  const bodies =
-    wish.led.form === 'bar'
-      ? [place.placeMillimetres]
-      : lampSources(job, { ...place, tint: 'none', aimDegrees: 0 }, wish.led).map((s) => s.source.x);
-  return screens.some(
-    (s) =>
-      s.lies === 'across' &&
-      s.top >= z - 0.5 &&
-      y > s.from - LAMP_HALF_MILLIMETRES &&
-      y < s.to + LAMP_HALF_MILLIMETRES &&
-      bodies.some((x) => Math.abs(x - s.at) <= LAMP_HALF_MILLIMETRES),
-  );
 }
 
 /** Lux per lumen at the points of the windows that count. */

@@ -2,7 +2,8 @@ import { nearestPair, nearestPreferred, type ResistorPair, type SeriesName } fro
 import { bodyFor } from '../part/resistor';
 import { lampType } from '../document/lamp-type';
 import { change } from '../document/patch';
-import { inOrder, type Layout } from '../document/layout';
+import type { Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { atMost, benchOf } from './bench';
 import { steadyStudy, type SteadyStudy } from './steady';
 import { coachLight } from './coach-light';

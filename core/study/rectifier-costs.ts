@@ -1,4 +1,4 @@
-import { rectifierNames, type RectifierName } from '../document/coach-record';
+import { rectifierNames, type RectifierName } from '../document/rectifier-names';
 import { change } from '../document/patch';
 import { benchOf } from './bench';
 import { steadyStudy } from './steady';

@@ -1,5 +1,6 @@
 import { change, type Patch } from '../document/patch';
-import { inOrder, type Job, type Layout } from '../document/layout';
+import type { Job, Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
 import { usualGroup, usualLamp } from '../document/usual-lamp';
 import { leds } from '../part/led';

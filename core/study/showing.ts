@@ -1,6 +1,6 @@
-import { inOrder } from '../document/layout';
-import { lampDrop, roomKinds } from '../document/interior-record';
-import { thingKinds } from '../document/fit-record';
+import { inOrder } from '../document/in-order';
+import { lampDrop, roomKinds } from '../document/room-kinds';
+import { thingKinds } from '../document/thing-kinds';
 import { windowShape } from '../document/usual-interior';
 import { coachInterior, type CoachInterior } from './coach-interior';
 import type { CoachRecord } from '../document/coach-record';

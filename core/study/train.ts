@@ -1,4 +1,5 @@
-import { inOrder, type Layout } from '../document/layout';
+import type { Layout } from '../document/layout';
+import { inOrder } from '../document/in-order';
 import { bulbAmps } from '../part/bulb';
 import { colourDifference, colourWord, lightnessDifference, type Chromaticity } from '../light/difference';
 import { mixedXy } from '../light/tinted';

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import { inOrder } from '../../../core/document/layout';
-import { lampDrop } from '../../../core/document/interior-record';
-import { thingKinds } from '../../../core/document/fit-record';
+import { inOrder } from '../../../core/document/in-order';
+import { lampDrop } from '../../../core/document/room-kinds';
+import { thingKinds } from '../../../core/document/thing-kinds';
 import { windowShape } from '../../../core/document/usual-interior';
 import { formatQuantity } from '../../../core/quantity/format';
 import { coachInterior } from '../../../core/study/coach-interior';

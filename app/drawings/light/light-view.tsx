@@ -1,8 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { roomKinds } from '../../../core/document/interior-record';
+import { roomKinds } from '../../../core/document/room-kinds';
 import { windowShape } from '../../../core/document/usual-interior';
-import { inOrder } from '../../../core/document/layout';
+import { inOrder } from '../../../core/document/in-order';
 import { screenColour } from '../../../core/light/colour';
 import { windowLightness } from '../../../core/light/wanted';
 import { formatQuantity } from '../../../core/quantity/format';
