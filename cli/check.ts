@@ -1,4 +1,8 @@
+import { inOrder } from '../core/document/in-order';
 import { checkJob } from '../core/finding/check';
+import { checkTrain } from '../core/finding/train/check-train';
+import { trainInrush } from '../core/study/train-inrush';
+import { trainStudy } from '../core/study/train';
 import { wordsAndOptions } from './file';
 import { jobIds, readLayoutFile } from './layout-file';
 
@@ -11,17 +15,30 @@ export function run(words: readonly string[]): number {
     jobId,
     findings: checkJob(layout, jobId),
   }));
-  if (options.has('json')) process.stdout.write(`${JSON.stringify(judged, null, 2)}\n`);
+  const trains =
+    options.get('job') === undefined
+      ? inOrder(layout.trains).map((t) => ({
+          trainId: t.id,
+          findings: checkTrain({
+            layout,
+            study: trainStudy(layout, t.id),
+            inrush: trainInrush(layout, t.id),
+          }),
+        }))
+      : [];
+  if (options.has('json')) process.stdout.write(`${JSON.stringify([...judged, ...trains], null, 2)}\n`);
   else {
-    for (const { jobId, findings } of judged) {
-      process.stdout.write(
-        `${layout.jobs[jobId].name}: ${findings.length === 0 ? 'nothing needs attention' : ''}\n`,
-      );
+    const all = [
+      ...judged.map((j) => ({ name: layout.jobs[j.jobId].name, findings: j.findings })),
+      ...trains.map((t) => ({ name: layout.trains[t.trainId].name, findings: t.findings })),
+    ];
+    for (const { name, findings } of all) {
+      process.stdout.write(`${name}: ${findings.length === 0 ? 'nothing needs attention' : ''}\n`);
       for (const f of findings) {
         process.stdout.write(`  ${f.severity.toUpperCase()} ${f.title}. ${f.sentence}\n`);
         for (const r of f.remedies) process.stdout.write(`       cure: ${r.label}\n`);
       }
     }
   }
-  return judged.some(({ findings }) => findings.some((f) => f.severity === 'stop')) ? 1 : 0;
+  return [...judged, ...trains].some(({ findings }) => findings.some((f) => f.severity === 'stop')) ? 1 : 0;
 }

@@ -170,6 +170,14 @@ describe('hazel on a layout', () => {
     });
     expect(JSON.parse(hazel('check', demo, '--json').stdout)[0].findings[0].rule).toBe('reservoir-rating');
   }, 30_000);
+  test('check: trains too, with what an eye sees differ', () => {
+    const { stdout } = hazel('check', join(root, 'demo', 'brackwater-quay.hazel.json'));
+    expect(stdout).toMatch(/Boat train:/);
+    expect(stdout).toMatch(
+      /MIND Open saloon 22 is brighter and bluer\. It differs from Compartment coach 14 by/,
+    );
+    expect(stdout).toMatch(/NOTE To be filed: board between the roof tabs\..*notches 0\.5 mm deep/);
+  });
   test('solve: figures with units, and as JSON in SI', () => {
     expect(hazel('solve', demo).stdout).toMatch(/lamp 7 +2\.03 mA at 2\.68 V/);
     const [answer] = JSON.parse(hazel('solve', demo, '--json').stdout) as {

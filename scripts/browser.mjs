@@ -35,3 +35,21 @@ export function provideChromium() {
   }
   return findChromium();
 }
+
+/** Chromium as tests, pictures and measurements drive it. */
+export async function openChromium(executablePath) {
+  // Fetched here: what looks for a browser runs before the packages are there.
+  const { chromium } = await import('playwright-core');
+  return chromium.launch({
+    executablePath,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+}

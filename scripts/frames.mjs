@@ -1,6 +1,5 @@
 /* global performance, requestAnimationFrame -- what runs in the page */
-import { chromium } from 'playwright-core';
-import { provideChromium } from './browser.mjs';
+import { openChromium, provideChromium } from './browser.mjs';
 
 // How many frames a second the stage shows while a train runs past: the demo's, and twelve coaches.
 
@@ -12,18 +11,7 @@ if (!executablePath) console.log('frames a second: not measured, there is no Chr
 else {
   process.env.PORT = '4198';
   await import('../dist/server/main.mjs');
-  const browser = await chromium.launch({
-    executablePath,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const browser = await openChromium(executablePath);
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto('http://127.0.0.1:4198/train/boat-train');
   await page.locator('.findings[aria-busy="false"]').waitFor();

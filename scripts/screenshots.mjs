@@ -1,8 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium } from 'playwright-core';
 import { buildIfStale, installPackages, requireNode, root } from './steps.mjs';
-import { provideChromium } from './browser.mjs';
+import { openChromium, provideChromium } from './browser.mjs';
 
 // One picture of each main view, from the demo, as a first visitor sees it.
 
@@ -15,18 +14,7 @@ process.env.PORT = '4199';
 await import('../dist/server/main.mjs');
 const folder = join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({
-  executablePath,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await openChromium(executablePath);
 const judged = (page) => page.locator('.findings[aria-busy="false"]').waitFor();
 const views = {
   line: ['/', (page) => page.getByText('The reservoir is rated too low').waitFor()],
@@ -66,6 +54,21 @@ const views = {
       await page.getByRole('row', { name: /As it stands/ }).waitFor();
     },
   ],
+  'bench-lamps': [
+    '/bench/compartment-coach/lamps',
+    async (page) => {
+      await judged(page);
+      await page.locator('.light-view').waitFor();
+    },
+  ],
+  'bench-fit': [
+    '/bench/open-saloon/fit',
+    async (page) => {
+      await judged(page);
+      await page.locator('.fit-answers').first().waitFor();
+    },
+  ],
+  train: ['/train/boat-train', judged],
   drawer: ['/drawer', (page) => page.getByText('Lamps from readings').waitFor()],
 };
 for (const [name, [path, ready]] of Object.entries(views)) {

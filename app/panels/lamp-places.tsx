@@ -1,4 +1,5 @@
 import { Button, Progress } from 'antd';
+import { useState } from 'react';
 import { Choice } from '../fields/choice';
 import { CountField } from '../fields/count-field';
 import { useLayoutStore } from '../store/layout-store';
@@ -20,6 +21,7 @@ export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) 
   const job = layout.jobs[jobId];
   const rows = rowsOfLamps(job, groupId);
   const perRow = rows.map((r) => r.length);
+  const [onPartitions, setOnPartitions] = useState(false);
   const search = useSearch<Placing>(job);
   const hang = (counts: readonly number[], label: string): void =>
     edit(label, (draft) => hangLamps(draft.jobs[jobId], groupId, equalPlacing(job, counts)));
@@ -99,7 +101,14 @@ export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) 
               disabled={perRow.length === 0}
               onClick={() =>
                 search.start((tasks, tell) =>
-                  tasks.placeLamps(layout, jobId, groupId, perRow.length > 2 ? [sum(perRow)] : perRow, tell),
+                  tasks.placeLamps(
+                    layout,
+                    jobId,
+                    groupId,
+                    perRow.length > 2 ? [sum(perRow)] : perRow,
+                    onPartitions,
+                    tell,
+                  ),
                 )
               }
             >
@@ -108,6 +117,12 @@ export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) 
           </>
         )}
       </div>
+      {search.share === null && !found && (
+        <label className="fit-label">
+          <input type="checkbox" checked={onPartitions} onChange={(e) => setOnPartitions(e.target.checked)} />
+          They may stand on partitions
+        </label>
+      )}
       {search.failure && <p className="field-refusal">{search.failure}</p>}
     </>
   );

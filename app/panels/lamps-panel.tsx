@@ -92,7 +92,7 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
             }
           />
           <More
-            label="Tint, strings, ready-wired lamps"
+            label="Tint, hard or soft light, strings, ready-wired"
             open={group.inSeries > 1 || group.builtIn.kind !== 'nothing' || !tinted.has('none')}
           >
             <SelectField

@@ -86,6 +86,7 @@ const tasks = {
     jobId: string,
     groupId: string,
     perRow: readonly number[],
+    onPartitions: boolean,
     tell: (share: number) => void,
   ): Promise<Placing> {
     const { placeLamps } = await import('../../core/study/place-lamps');
@@ -98,6 +99,7 @@ const tasks = {
         tint: like?.tint ?? 'none',
         aimDegrees: like?.aimDegrees ?? 0,
         perRow,
+        onPartitions,
       },
       (share) => {
         tell(share);

@@ -4,6 +4,7 @@ export const thingKinds = {
   regulator: { name: 'Regulator board', mustBeReached: false },
   cell: { name: 'Cell', mustBeReached: true },
   switch: { name: 'Switch', mustBeReached: true },
+  lead: { name: 'Lead', mustBeReached: false },
   plug: { name: 'Plug', mustBeReached: true },
 } as const;
 export type ThingKind = keyof typeof thingKinds;

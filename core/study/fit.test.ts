@@ -5,7 +5,7 @@ import type { FitRecord, ThingRecord } from '../document/fit-record';
 import { usualFit } from '../document/usual-fit';
 import { usualInterior } from '../document/usual-interior';
 import { fitAnswers, lacking, type FitAnswer } from './fit';
-import { floorAboveRail, showingThrough } from './showing';
+import { floorAboveRail, showingThrough, sightLine } from './showing';
 import type { Job } from '../document/layout';
 
 const coach = (plan: 'open' | 'compartment' | 'bare', fit: Partial<FitRecord>): Job => {
@@ -160,6 +160,11 @@ describe('what shows through a window', () => {
     );
     expect(box.between![1]).toBeCloseTo(highest + floor, 6);
     expect(box.shows).toBe(true);
+    // The line drawn ends in the eye, passes through the window, and ends on the thing.
+    expect(sightLine(job, box.point, -500)).toBeCloseTo(250 - floor, 9);
+    expect(sightLine(job, box.point, box.point.y)).toBeCloseTo(box.point.z, 9);
+    expect(sightLine(job, box.point, 0)).toBeGreaterThan(0.42 * 29.9);
+    expect(sightLine(job, box.point, 0)).toBeLessThan(head);
   });
   test('below the seats, below the floor and behind the frosted pane of a toilet nothing shows', () => {
     expect(shows(coach('bare', { things: thing({ bottomMillimetres: 0, heightMillimetres: 5 }) }))).toEqual(

@@ -64,7 +64,7 @@ describe('placing lamps', () => {
         fc.constantFrom('white-warm', 'white-round', 'strip-5v-warm'),
         (job, count, two, part) => {
           const perRow = two ? [count, count] : [count];
-          const asked = wish(perRow, { led: leds[part], stepMillimetres: 3 });
+          const asked = wish(perRow, { led: leds[part], stepMillimetres: 6 });
           const equal = equalPlacing(job, perRow);
           const straight = evennessOf(job, asked, equal);
           // With partitions allowed: against equal spacing as it is.

@@ -20,10 +20,12 @@ export interface Showing {
    * given; null when it shows from nowhere.
    */
   readonly between: readonly [low: number, high: number] | null;
+  /** What of it is seen highest up: from the near wall and above the floor. */
+  readonly point: Point;
 }
 
 /** A point inside, from the near wall and the floor. */
-interface Point {
+export interface Point {
   readonly y: number;
   readonly z: number;
 }
@@ -55,6 +57,7 @@ export function showingThrough(job: Coach): Showing[] {
         side,
         shows: between !== null && eye >= between[0] && eye <= between[1],
         between,
+        point: item.points.reduce((a, b) => (b.z > a.z ? b : a)),
       };
     }),
   );
@@ -148,4 +151,14 @@ function seenFrom(
     high = Math.max(high, eyeAt(panes.head) + floor);
   }
   return low <= high ? [low, high] : null;
+}
+
+/**
+ * Where the line of sight from the eye to a point stands above the floor, at a distance before the
+ * near wall; outside the coach the distance is below zero.
+ */
+export function sightLine(job: Pick<CoachRecord, 'dimensions' | 'fit'>, point: Point, y: number): number {
+  const { aboveRailMillimetres, awayMillimetres } = job.fit.eye;
+  const eye = aboveRailMillimetres - floorAboveRail(job.dimensions);
+  return point.z + ((eye - point.z) * (point.y - y)) / (point.y + awayMillimetres);
 }

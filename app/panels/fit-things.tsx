@@ -1,0 +1,99 @@
+import { Button } from 'antd';
+import { More } from '../fields/more';
+import { NumberField } from '../fields/number-field';
+import { SelectField } from '../fields/select-field';
+import { useLayoutStore } from '../store/layout-store';
+import { inOrder } from '../../core/document/in-order';
+import { reaches, thingKinds, type Reach, type ThingKind } from '../../core/document/thing-kinds';
+import { freeId } from '../../core/document/usual-supply';
+import { formatQuantity } from '../../core/quantity/format';
+import type { FitRecord } from '../../core/document/fit-record';
+import type { PanelProps } from './panel-props';
+
+const usualThing = (kind: ThingKind, place: number) =>
+  ({
+    kind,
+    placeMillimetres: place,
+    acrossMillimetres: 0,
+    bottomMillimetres: 0,
+    lengthMillimetres: kind === 'cell' ? 22 : 8,
+    widthMillimetres: kind === 'cell' ? 22 : 6,
+    heightMillimetres: kind === 'cell' ? 4 : 4,
+    reach: thingKinds[kind].mustBeReached ? ('underside' as const) : ('roof-off' as const),
+  }) as const;
+
+/** Cell, switch, plug and the like: where they stand, how big they are, how they are reached. */
+export function FitThings({ layout, jobId }: Pick<PanelProps, 'layout' | 'jobId'>) {
+  const edit = useLayoutStore((s) => s.edit);
+  const job = layout.jobs[jobId];
+  const things = inOrder(job.fit.things);
+  const set = (id: string, label: string, value: Partial<FitRecord['things'][string]>): void =>
+    edit(label, (draft) => void Object.assign(draft.jobs[jobId].fit.things[id], value));
+  return (
+    <>
+      {things.map((t) => (
+        <More
+          key={t.id}
+          label={`${thingKinds[t.kind].name} at ${formatQuantity(t.placeMillimetres, 'millimetre')}`}
+        >
+          <div className="two-fields">
+            {(
+              [
+                ['placeMillimetres', 'Middle, from the left', 0, 1500],
+                ['acrossMillimetres', 'Across, far side +', -100, 100],
+                ['bottomMillimetres', 'Stands above the floor', -50, 250],
+                ['lengthMillimetres', 'Long', 0.5, 500],
+                ['widthMillimetres', 'Wide', 0.5, 200],
+                ['heightMillimetres', 'High', 0.5, 200],
+              ] as const
+            ).map(([key, label, least, most]) => (
+              <NumberField
+                key={key}
+                label={label}
+                unit="millimetre"
+                figure={t[key]}
+                limits={{ least, most, range: `${least} mm to ${most} mm` }}
+                onCommit={(mm) => set(t.id, label, { [key]: mm })}
+              />
+            ))}
+          </div>
+          <SelectField<Reach>
+            label="Reached"
+            value={t.reach}
+            options={(Object.keys(reaches) as Reach[]).map((r) => ({ value: r, label: reaches[r] }))}
+            onChange={(reach) => set(t.id, 'Reach', { reach })}
+          />
+          <Button
+            size="small"
+            onClick={() =>
+              edit(`${thingKinds[t.kind].name} taken out`, (draft) => {
+                Reflect.deleteProperty(draft.jobs[jobId].fit.things, t.id);
+              })
+            }
+          >
+            Take it out
+          </Button>
+        </More>
+      ))}
+      <SelectField<ThingKind>
+        key={things.length}
+        label="Something more"
+        value={undefined}
+        placeholder="a cell, a switch, a plug…"
+        options={(Object.keys(thingKinds) as ThingKind[]).map((k) => ({
+          value: k,
+          label: thingKinds[k].name,
+        }))}
+        onChange={(kind) =>
+          edit(`${thingKinds[kind].name} put in`, (draft) => {
+            const own = draft.jobs[jobId].fit.things;
+            own[freeId(own, kind)] = {
+              order: 1 + Math.max(0, ...Object.values(own).map((o) => o.order)),
+              ...usualThing(kind, Math.round(job.dimensions.lengthMillimetres / 2)),
+            };
+          })
+        }
+      />
+    </>
+  );
+}
