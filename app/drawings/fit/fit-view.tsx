@@ -99,7 +99,7 @@ function FromBesideTheTrack({ job }: { readonly job: Job }) {
               {s.shows && <small> seen by yours</small>}
             </th>
             <td>
-              {s.between![0].toFixed(0)} to {s.between![1].toFixed(0)} mm
+              {mm(s.between![0])} to {mm(s.between![1])}
             </td>
           </tr>
         ))}
