@@ -166,7 +166,7 @@ function TrainCard({ layout, study }: { readonly layout: Layout; readonly study:
         <span>
           {study.cars.length} {study.cars.length === 1 ? 'coach' : 'coaches'}
         </span>
-        <span>{formatQuantity(study.lengthMillimetres / 10, 'millimetre').replace(' mm', ' cm')}</span>
+        <span>{formatQuantity(study.lengthMillimetres, 'millimetre')}</span>
       </div>
       <p>
         <span className={state.className}>{state.text}</span>

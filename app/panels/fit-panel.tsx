@@ -4,6 +4,7 @@ import { SelectField } from '../fields/select-field';
 import { TextField } from '../fields/text-field';
 import { useLayoutStore } from '../store/layout-store';
 import type { FitRecord } from '../../core/document/fit-record';
+import { usualBoard, usualTabs, usualTallest } from '../../core/document/usual-fit';
 import { parseQuantity } from '../../core/quantity/parse';
 import { formatQuantity } from '../../core/quantity/format';
 import type { Draft } from 'immer';
@@ -29,15 +30,7 @@ export function FitPanel({ layout, jobId }: PanelProps) {
           checked={board !== null}
           onChange={(e) =>
             change('Board', (f) => {
-              f.board = e.target.checked
-                ? {
-                    startMillimetres: 10,
-                    lengthMillimetres: Math.max(1, dimensions.lengthMillimetres - 20),
-                    widthMillimetres: 10,
-                    thicknessMillimetres: 1,
-                    tallest: null,
-                  }
-                : null;
+              f.board = e.target.checked ? usualBoard(dimensions.lengthMillimetres) : null;
             })
           }
         />
@@ -84,14 +77,7 @@ export function FitPanel({ layout, jobId }: PanelProps) {
               onCommit={(mm) =>
                 change('Tallest part', (f) => {
                   f.board!.tallest =
-                    mm > 0
-                      ? {
-                          placeMillimetres: board.startMillimetres + 10,
-                          lengthMillimetres: 6,
-                          ...board.tallest,
-                          heightMillimetres: mm,
-                        }
-                      : null;
+                    mm > 0 ? { ...usualTallest(board, mm), ...board.tallest, heightMillimetres: mm } : null;
                 })
               }
             />
@@ -115,15 +101,7 @@ export function FitPanel({ layout, jobId }: PanelProps) {
           checked={tabs !== null}
           onChange={(e) =>
             change('Roof tabs', (f) => {
-              f.tabs = e.target.checked
-                ? {
-                    apartMillimetres: 10,
-                    lengthMillimetres: 4,
-                    placesMillimetres: [0.2, 0.5, 0.8].map((s) =>
-                      Math.round(s * dimensions.lengthMillimetres),
-                    ),
-                  }
-                : null;
+              f.tabs = e.target.checked ? usualTabs(dimensions.lengthMillimetres) : null;
             })
           }
         />

@@ -5,22 +5,11 @@ import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
 import { inOrder } from '../../core/document/in-order';
 import { reaches, thingKinds, type Reach, type ThingKind } from '../../core/document/thing-kinds';
+import { usualThing } from '../../core/document/usual-fit';
 import { freeId } from '../../core/document/usual-supply';
 import { formatQuantity } from '../../core/quantity/format';
 import type { FitRecord } from '../../core/document/fit-record';
 import type { PanelProps } from './panel-props';
-
-const usualThing = (kind: ThingKind, place: number) =>
-  ({
-    kind,
-    placeMillimetres: place,
-    acrossMillimetres: 0,
-    bottomMillimetres: 0,
-    lengthMillimetres: kind === 'cell' ? 22 : 8,
-    widthMillimetres: kind === 'cell' ? 22 : 6,
-    heightMillimetres: kind === 'cell' ? 4 : 4,
-    reach: thingKinds[kind].mustBeReached ? ('underside' as const) : ('roof-off' as const),
-  }) as const;
 
 /** Cell, switch, plug and the like: where they stand, how big they are, how they are reached. */
 export function FitThings({ layout, jobId }: Pick<PanelProps, 'layout' | 'jobId'>) {
@@ -87,10 +76,11 @@ export function FitThings({ layout, jobId }: Pick<PanelProps, 'layout' | 'jobId'
         onChange={(kind) =>
           edit(`${thingKinds[kind].name} put in`, (draft) => {
             const own = draft.jobs[jobId].fit.things;
-            own[freeId(own, kind)] = {
-              order: 1 + Math.max(0, ...Object.values(own).map((o) => o.order)),
-              ...usualThing(kind, Math.round(job.dimensions.lengthMillimetres / 2)),
-            };
+            own[freeId(own, kind)] = usualThing(
+              kind,
+              1 + Math.max(0, ...Object.values(own).map((o) => o.order)),
+              Math.round(job.dimensions.lengthMillimetres / 2),
+            );
           })
         }
       />

@@ -101,9 +101,9 @@ export function InteriorFields({ layout, jobId }: InteriorProps) {
 
 function Corridor({ layout, jobId }: InteriorProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const { interior } = layout.jobs[jobId];
+  const { interior, dimensions } = layout.jobs[jobId];
   const { corridor } = interior;
-  const usual = { widthMillimetres: 750 / 87, wallMillimetres: interior.ceilingMillimetres };
+  const usual = usualInterior('compartment', dimensions, layout.scale).corridor!;
   return (
     <div className="two-fields">
       <SelectField<'none' | 'near' | 'far'>
@@ -120,13 +120,7 @@ function Corridor({ layout, jobId }: InteriorProps) {
             i.corridor =
               side === 'none'
                 ? null
-                : {
-                    widthMillimetres:
-                      Math.round((interior.widthMillimetres / 30.5) * usual.widthMillimetres * 10) / 10,
-                    wallMillimetres: usual.wallMillimetres,
-                    ...i.corridor,
-                    side,
-                  };
+                : { ...usual, wallMillimetres: interior.ceilingMillimetres, ...i.corridor, side };
           })
         }
       />

@@ -7,6 +7,7 @@ import { inOrder } from '../document/in-order';
 import { atMost, benchOf } from './bench';
 import { steadyStudy, type SteadyStudy } from './steady';
 import { coachLight } from './coach-light';
+import { TAIL_LAMP_AMPS } from './tail-lamp';
 import type { GroupRecord } from '../document/coach-record';
 
 /** One thing that can be fitted, and what it then gives. */
@@ -173,9 +174,6 @@ export function proposeDrive(
     };
   }
 }
-
-/** Current of a tail or marker lamp: about 2 kohm on 12 V (common practice, no source). */
-const TAIL_LAMP_AMPS = 0.005;
 
 /**
  * What a group's lamps are sized by where the windows do not tell: tail and marker lamps by the usual

@@ -76,7 +76,7 @@ describe('power and drive', () => {
   test('readings tell what hides in ready-wired lamps, and a bad reading is refused beside them', async () => {
     const { page, context } = await visit(browser, `${host.base}${bench}/lamps`);
     await judged(page);
-    await page.getByText('Tint, strings, ready-wired lamps').click();
+    await page.getByText(/^Tint, hard or soft light/).click();
     await page.getByRole('radio', { name: /^Ready-wired/ }).check({ force: true });
     await finding(page, 'built-in').waitFor();
     await page.getByLabel('Volts over it').fill('1 V');

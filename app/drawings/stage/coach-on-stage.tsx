@@ -2,6 +2,7 @@ import { useId } from 'react';
 import { screenColour } from '../../../core/light/colour';
 import { windowLightnessBy } from '../../../core/light/wanted';
 import { coachInterior } from '../../../core/study/coach-interior';
+import { endLampLightness } from '../../../core/study/tail-lamp';
 import { coachShape, type CoachShape } from './coach-shape';
 import { DARK_COLOUR } from './lamp-colour';
 import type { CoachRecord } from '../../../core/document/coach-record';
@@ -224,9 +225,6 @@ function RunningGear({ shape }: { readonly shape: CoachShape }) {
   );
 }
 
-/** Current at which an end lamp is as bright as it gets to the eye from beside the track. */
-const END_LAMP_FULL_AMPS = 0.005;
-
 /** Tail and marker lamps at the coach's ends, in their own colour. */
 function EndLamps({
   job,
@@ -246,7 +244,7 @@ function EndLamps({
     <>
       {ends.map(([lampId, l]) => {
         const reading = steady?.lamps.find((r) => r.lampId === lampId);
-        const level = shown(100 * Math.cbrt(Math.min(1, (reading?.amps.mean ?? 0) / END_LAMP_FULL_AMPS)));
+        const level = shown(endLampLightness(reading?.amps.mean ?? 0));
         const colour = reading ? screenColour(reading.xy) : DARK_COLOUR;
         const left = flip(l.placeMillimetres) < shape.length / 2;
         const x = left ? -0.4 : shape.length + 0.4;
