@@ -1,3 +1,4 @@
+import { coachIn } from '../core/document/jobs';
 import { inOrder } from '../core/document/in-order';
 import { checkJob } from '../core/finding/check';
 import { checkTrain } from '../core/finding/train/check-train';
@@ -29,7 +30,7 @@ export function run(words: readonly string[]): number {
   if (options.has('json')) process.stdout.write(`${JSON.stringify([...judged, ...trains], null, 2)}\n`);
   else {
     const all = [
-      ...judged.map((j) => ({ name: layout.jobs[j.jobId].name, findings: j.findings })),
+      ...judged.map((j) => ({ name: coachIn(layout, j.jobId).name, findings: j.findings })),
       ...trains.map((t) => ({ name: layout.trains[t.trainId].name, findings: t.findings })),
     ];
     for (const { name, findings } of all) {

@@ -1,4 +1,5 @@
 import { change, patched } from '../core/document/patch';
+import { coachIn, coachesOf } from '../core/document/jobs';
 import type { Layout } from '../core/document/layout';
 import { inOrder } from '../core/document/in-order';
 import { usualSupply } from '../core/document/usual-supply';
@@ -21,7 +22,7 @@ const RUN_SEED = 4;
 export function run(words: readonly string[]): number {
   const { file } = wordsAndOptions(words, 'hazel time-edit FILE.hazel.json', {});
   const layout = readLayoutFile(file);
-  const jobs = inOrder(layout.jobs).filter((j) => inOrder(j.groups)[0] !== undefined);
+  const jobs = coachesOf(layout).filter((j) => inOrder(j.groups)[0] !== undefined);
   if (jobs.length === 0) throw new Complaint(`${file}: there is no job with lamps to edit`);
   for (const job of jobs) report(`an edit of ${job.name}`, timesOf(layout, job.id));
   const first = jobs[0];
@@ -37,7 +38,7 @@ export function run(words: readonly string[]): number {
     stretches: [{ fromMillimetres: 0, toMillimetres: 900, kind: 'dirty' }],
   };
   const shortBase = change(layout, (draft) => {
-    Object.assign(draft.jobs[first.id].pickups, { wheelsPerRail: 1, baseMillimetres: 0 });
+    Object.assign(coachIn(draft, first.id).pickups, { wheelsPerRail: 1, baseMillimetres: 0 });
   }).layout;
   const start = process.hrtime.bigint();
   const samples = replay(
@@ -61,13 +62,13 @@ function onSupply(layout: Layout, jobId: string, kind: SupplyKindName): Layout |
 }
 
 function timesOf(layout: Layout, jobId: string): number[] {
-  const groupId = inOrder(layout.jobs[jobId].groups)[0].id;
+  const groupId = inOrder(coachIn(layout, jobId).groups)[0].id;
   const times: number[] = [];
   let stored: Float64Array | undefined;
   for (let i = 0; i < WARM_UP + EDITS; i++) {
     const start = process.hrtime.bigint();
     const edited = change(layout, (draft) => {
-      const group = draft.jobs[jobId].groups[groupId];
+      const group = coachIn(draft, jobId).groups[groupId];
       group.ohms = 1000 + 17 * i;
       group.limiterAmps = 0.004 + 0.00005 * i;
     }).layout;

@@ -1,4 +1,5 @@
 import { change } from '../core/document/patch';
+import { coachIn, coachesOf } from '../core/document/jobs';
 import type { Job, Layout } from '../core/document/layout';
 import { inOrder } from '../core/document/in-order';
 import { equalPlacing, placeLamps } from '../core/study/place-lamps';
@@ -20,23 +21,23 @@ const RAKE = 'rake';
 export function run(words: readonly string[]): number {
   const { file } = wordsAndOptions(words, 'hazel time-train FILE.hazel.json', {});
   const layout = readLayoutFile(file);
-  const first = inOrder(layout.jobs)[0];
+  const first = coachesOf(layout)[0];
   if (!first) throw new Complaint(`${file}: there is no coach to make a train of`);
   const rake = rakeOf(layout, first.id);
   const ids = Object.keys(rake.jobs);
   const supplyId = first.supplyId;
   const edits: Record<string, (draft: Draft<Layout>, i: number) => void> = {
     'a resistor of one coach': (d, i) => {
-      inOrder(d.jobs[ids[i % COACHES]].groups).forEach((g) => {
-        d.jobs[ids[i % COACHES]].groups[g.id].ohms = 1000 + 13 * i;
+      inOrder(coachIn(d, ids[i % COACHES]).groups).forEach((g) => {
+        coachIn(d, ids[i % COACHES]).groups[g.id].ohms = 1000 + 13 * i;
       });
     },
     'a lamp of one coach moved': (d, i) => {
-      const [lamp] = Object.values(d.jobs[ids[i % COACHES]].lamps);
+      const [lamp] = Object.values(coachIn(d, ids[i % COACHES]).lamps);
       lamp.placeMillimetres = 15 + ((i * 7) % 60) / 10;
     },
     'a partition of one coach moved': (d, i) => {
-      const [room] = Object.values(d.jobs[ids[i % COACHES]].interior.rooms);
+      const [room] = Object.values(coachIn(d, ids[i % COACHES]).interior.rooms);
       room.endMillimetres = 8 + (i % 20) / 10;
     },
     'the voltage of the supply, all coaches': (d, i) => {
@@ -64,7 +65,7 @@ export function run(words: readonly string[]): number {
       `${COACHES} coaches of ${LAMPS} lamps, ${what}: median ${say(0.5)} ms, 95 % within ${say(0.95)} ms, longest ${say(1)} ms\n`,
     );
   }
-  const job = layout.jobs[first.id];
+  const job = coachIn(layout, first.id);
   const start = process.hrtime.bigint();
   const like = Object.values(job.lamps)[0];
   const placed = placeLamps(job, {
@@ -82,13 +83,14 @@ export function run(words: readonly string[]): number {
 
 /** Twelve coaches like one of a layout, each a job of its own, in one train. */
 function rakeOf(layout: Layout, jobId: string): Layout {
-  const model = layout.jobs[jobId];
+  const model = coachIn(layout, jobId);
   const jobs = Object.fromEntries(
     Array.from({ length: COACHES }, (_, i): [string, Job] => {
-      const own = change(layout, (draft) => {
+      const hung = change(layout, (draft) => {
         const groupId = inOrder(model.groups)[0].id;
-        hangLamps(draft.jobs[jobId], groupId, equalPlacing(model, [LAMPS]));
-      }).layout.jobs[jobId];
+        hangLamps(coachIn(draft, jobId), groupId, equalPlacing(model, [LAMPS]));
+      }).layout;
+      const own = coachIn(hung, jobId);
       const groups = inOrder(own.groups).map((g) => [g.id, { ...own.groups[g.id], ohms: 2200 + 150 * i }]);
       return [
         `coach-${i + 1}`,

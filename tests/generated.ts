@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { legends } from '../core/document/wire-legend';
 import { usualInterior, type InteriorPlan } from '../core/document/usual-interior';
 import { readLayout } from '../core/document/file';
+import { coachIn } from '../core/document/jobs';
 import type { Job, Layout } from '../core/document/layout';
 
 function opened(path: string): Layout {
@@ -167,10 +168,10 @@ export const generatedLayout: fc.Arbitrary<Layout> = fc
       layout.supplies = { track: supply as Layout['supplies'][string] };
       const second = groups[1];
       const job: Job = {
-        ...layout.jobs[demoJob],
+        ...coachIn(layout, demoJob),
         conditioning: parts as Job['conditioning'],
         wantedLux,
-        interior: usualInterior(plan, layout.jobs[demoJob].dimensions, layout.scale),
+        interior: usualInterior(plan, coachIn(layout, demoJob).dimensions, layout.scale),
         legend: { ...legend },
         pickups: pickups as Job['pickups'],
         ride: { deadMillimetres, kilometresPerHour: 40 },

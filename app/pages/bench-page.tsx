@@ -15,6 +15,7 @@ import { useLiveRun } from '../workers/use-live-run';
 import { useTask } from '../workers/use-task';
 import { NotFound } from './not-found';
 import { stageOfPath, stages, type StageId } from './stages';
+import { coachIn } from '../../core/document/jobs';
 import type { Layout } from '../../core/document/layout';
 import type { Finding, Remedy } from '../../core/finding/finding';
 import './bench.css';
@@ -136,7 +137,7 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
   const panel = { layout, jobId, solved };
   return (
     <main className="bench">
-      <h1 className="visually-hidden">{open.jobs[jobId].name} on the bench</h1>
+      <h1 className="visually-hidden">{coachIn(open, jobId).name} on the bench</h1>
       <div style={{ position: 'relative', display: 'grid' }}>
         <Stage
           layout={layout}

@@ -13,6 +13,7 @@ import { useLayoutStore } from '../store/layout-store';
 import { usualView } from '../store/run-store';
 import { useLine, type LineJob } from '../store/use-line';
 import { useTask } from '../workers/use-task';
+import { coachesOf } from '../../core/document/jobs';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
 import './line.css';
@@ -137,7 +138,7 @@ function newTrain(layout: Layout, edit: Edit): string {
   const coupled = new Set(
     Object.values(layout.trains).flatMap((t) => Object.values(t.cars).map((c) => c.jobId)),
   );
-  const rest = inOrder(layout.jobs).filter((j) => !coupled.has(j.id));
+  const rest = coachesOf(layout).filter((j) => !coupled.has(j.id));
   edit('New train', (draft) => {
     draft.trains[id] = {
       order: 1 + Math.max(0, ...Object.values(layout.trains).map((t) => t.order)),

@@ -2,8 +2,8 @@ import { Button, Progress } from 'antd';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { freeId } from '../../core/document/usual-supply';
+import { coachesOf } from '../../core/document/jobs';
 import type { Layout } from '../../core/document/layout';
-import { inOrder } from '../../core/document/in-order';
 import { patched } from '../../core/document/patch';
 import { checkTrain } from '../../core/finding/train/check-train';
 import { formatQuantity } from '../../core/quantity/format';
@@ -107,7 +107,7 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
             label="Couple a coach behind"
             value={undefined}
             placeholder="which"
-            options={inOrder(layout.jobs).map((j) => ({ value: j.id, label: j.name }))}
+            options={coachesOf(layout).map((j) => ({ value: j.id, label: j.name }))}
             onChange={(jobId) =>
               edit('Coach coupled', (draft) => {
                 const { cars } = draft.trains[trainId];

@@ -5,16 +5,17 @@ import { prototypeMetres } from '../../core/quantity/scale';
 import { interiorAfter } from '../../core/document/usual-interior';
 import { InteriorFields } from './interior-fields';
 import { CountField } from '../fields/count-field';
+import { coachIn } from '../../core/document/jobs';
 import type { PanelProps } from './panel-props';
 
 /** What is to be lit: name, note and the body's dimensions. */
 export function BriefPanel({ layout, jobId }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const d = job.dimensions;
   const set = (label: string, change: Partial<typeof d>): void =>
     edit(label, (draft) => {
-      const j = draft.jobs[jobId];
+      const j = coachIn(draft, jobId);
       const after = { ...d, ...change };
       j.interior = interiorAfter(job.interior, d, after, layout.scale);
       // Lamps keep their share of the length.
@@ -32,7 +33,7 @@ export function BriefPanel({ layout, jobId }: PanelProps) {
         text={job.name}
         most={80}
         required
-        onCommit={(name) => edit('Name', (draft) => void (draft.jobs[jobId].name = name))}
+        onCommit={(name) => edit('Name', (draft) => void (coachIn(draft, jobId).name = name))}
       />
       <div className="two-fields">
         <NumberField
@@ -78,7 +79,7 @@ export function BriefPanel({ layout, jobId }: PanelProps) {
         text={job.note}
         most={4000}
         lines={2}
-        onCommit={(note) => edit('Note', (draft) => void (draft.jobs[jobId].note = note))}
+        onCommit={(note) => edit('Note', (draft) => void (coachIn(draft, jobId).note = note))}
       />
     </div>
   );

@@ -5,6 +5,7 @@ import { NumberField } from '../fields/number-field';
 import { useLayoutStore } from '../store/layout-store';
 import { inferBuiltIn } from '../../core/part/built-in';
 import { formatQuantity } from '../../core/quantity/format';
+import { coachIn } from '../../core/document/jobs';
 import type { BuiltInRecord, GroupRecord } from '../../core/document/coach-record';
 import type { LedPart } from '../../core/part/led';
 
@@ -43,7 +44,7 @@ export function BuiltInFields({ jobId, groupId, group, led }: BuiltInFieldsProps
   const [refusal, setRefusal] = useState<string | null>(null);
   const put = (builtIn: BuiltInRecord): void => {
     setRefusal(null);
-    edit('What is built in', (draft) => void (draft.jobs[jobId].groups[groupId].builtIn = builtIn));
+    edit('What is built in', (draft) => void (coachIn(draft, jobId).groups[groupId].builtIn = builtIn));
   };
   const work = (): void => {
     try {

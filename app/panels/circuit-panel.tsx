@@ -8,6 +8,7 @@ import { canSize, ratedVoltsSold } from '../../core/part/electrolytic';
 import { resistorBodies } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
 import { WantedLight } from './wanted-light';
+import { coachIn } from '../../core/document/jobs';
 import type { PanelProps } from './panel-props';
 
 const ohmLimits = { least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' };
@@ -15,7 +16,7 @@ const ohmLimits = { least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' };
 /** How bright, and with what: wanted light, resistor or limiter, reservoir, charge resistor and regulator. */
 export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const group = useChosenGroup(job, jobId);
   const { chargeResistor, reservoir, chargeDiode, regulator } = job.conditioning;
   const groupWatts = Math.max(
@@ -36,7 +37,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
           limits={{ least: 1e-4, most: 1, range: '0.1 mA to 1 A' }}
           aside={heldAmps === undefined ? undefined : `${formatQuantity(heldAmps, 'amp')} flow`}
           onCommit={(amps) =>
-            edit('Limiter', (draft) => void (draft.jobs[jobId].groups[group.id].limiterAmps = amps))
+            edit('Limiter', (draft) => void (coachIn(draft, jobId).groups[group.id].limiterAmps = amps))
           }
         />
       )}
@@ -56,13 +57,13 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               limits={ohmLimits}
               aside={formatQuantity(groupWatts, 'watt', { significant: 2 })}
               onCommit={(ohms) =>
-                edit('Resistor', (draft) => void (draft.jobs[jobId].groups[group.id].ohms = ohms))
+                edit('Resistor', (draft) => void (coachIn(draft, jobId).groups[group.id].ohms = ohms))
               }
             />
             <BodyField
               watts={group.ratedWatts}
               onChange={(watts) =>
-                edit('Resistor body', (draft) => void (draft.jobs[jobId].groups[group.id].ratedWatts = watts))
+                edit('Resistor body', (draft) => void (coachIn(draft, jobId).groups[group.id].ratedWatts = watts))
               }
             />
           </div>
@@ -76,7 +77,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             checked={reservoir !== null}
             onChange={(e) =>
               edit('Reservoir', (draft) => {
-                draft.jobs[jobId].conditioning.reservoir = e.target.checked
+                coachIn(draft, jobId).conditioning.reservoir = e.target.checked
                   ? { farads: 470e-6, ratedVolts: 25 }
                   : null;
               })
@@ -90,7 +91,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             checked={chargeResistor !== null}
             onChange={(e) =>
               edit('Charge resistor', (draft) => {
-                draft.jobs[jobId].conditioning.chargeResistor = e.target.checked
+                coachIn(draft, jobId).conditioning.chargeResistor = e.target.checked
                   ? { ohms: 100, ratedWatts: 0.25 }
                   : null;
               })
@@ -107,7 +108,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             figure={reservoir.farads}
             limits={{ least: 1e-9, most: 0.5, range: '1 nF to 500 mF' }}
             onCommit={(farads) =>
-              edit('Reservoir', (draft) => void (draft.jobs[jobId].conditioning.reservoir!.farads = farads))
+              edit('Reservoir', (draft) => void (coachIn(draft, jobId).conditioning.reservoir!.farads = farads))
             }
           />
           <SelectField
@@ -117,7 +118,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             onChange={(v) =>
               edit(
                 'Reservoir rating',
-                (draft) => void (draft.jobs[jobId].conditioning.reservoir!.ratedVolts = v),
+                (draft) => void (coachIn(draft, jobId).conditioning.reservoir!.ratedVolts = v),
               )
             }
           />
@@ -134,7 +135,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             onCommit={(ohms) =>
               edit(
                 'Charge resistor',
-                (draft) => void (draft.jobs[jobId].conditioning.chargeResistor!.ohms = ohms),
+                (draft) => void (coachIn(draft, jobId).conditioning.chargeResistor!.ohms = ohms),
               )
             }
           />
@@ -143,7 +144,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             onChange={(watts) =>
               edit(
                 'Charge resistor body',
-                (draft) => void (draft.jobs[jobId].conditioning.chargeResistor!.ratedWatts = watts),
+                (draft) => void (coachIn(draft, jobId).conditioning.chargeResistor!.ratedWatts = watts),
               )
             }
           />
@@ -157,7 +158,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             disabled={!reservoir || !chargeResistor}
             onChange={(e) =>
               edit('Discharge diode', (draft) => {
-                draft.jobs[jobId].conditioning.chargeDiode = e.target.checked;
+                coachIn(draft, jobId).conditioning.chargeDiode = e.target.checked;
               })
             }
           />
@@ -172,7 +173,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             checked={regulator !== null}
             onChange={(e) =>
               edit('Regulator board', (draft) => {
-                draft.jobs[jobId].conditioning.regulator = e.target.checked
+                coachIn(draft, jobId).conditioning.regulator = e.target.checked
                   ? { outVolts: 5, dropoutVolts: 1.2, quiescentAmps: 0.003 }
                   : null;
               })
@@ -189,7 +190,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               figure={regulator.outVolts}
               limits={{ least: 1, most: 24, range: '1 V to 24 V' }}
               onCommit={(v) =>
-                edit('Regulator', (draft) => void (draft.jobs[jobId].conditioning.regulator!.outVolts = v))
+                edit('Regulator', (draft) => void (coachIn(draft, jobId).conditioning.regulator!.outVolts = v))
               }
             />
             <NumberField
@@ -198,7 +199,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               figure={regulator.dropoutVolts}
               limits={{ least: 0, most: 5, range: '0 V to 5 V' }}
               onCommit={(v) =>
-                edit('Dropout', (draft) => void (draft.jobs[jobId].conditioning.regulator!.dropoutVolts = v))
+                edit('Dropout', (draft) => void (coachIn(draft, jobId).conditioning.regulator!.dropoutVolts = v))
               }
             />
           </div>

@@ -8,6 +8,7 @@ import { oldBulbs, oldBulbsOfRake } from '../../core/study/old-bulbs';
 import { schools } from '../../core/study/schools';
 import { NumberField } from '../fields/number-field';
 import { More } from '../fields/more';
+import { coachIn } from '../../core/document/jobs';
 import type { Layout } from '../../core/document/layout';
 import type { ComparedWay, FailedWay } from '../../core/study/compare';
 import type { Patch } from '../../core/document/patch';
@@ -27,7 +28,7 @@ export default function ComparePanel({ layout, jobId }: ComparePanelProps) {
   const compared = useTask((tasks) => tasks.compare(layout, jobId), [layout, jobId]);
   const [busy, setBusy] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const ways = compared.answer ?? [];
   const add = async (schoolId: string, name: string): Promise<void> => {
     setBusy(schoolId);
@@ -38,7 +39,7 @@ export default function ComparePanel({ layout, jobId }: ComparePanelProps) {
       if (refused !== null || !patches) setRefusal(`${name}: ${refused ?? 'it cannot be laid out'}`);
       else {
         edit(`Variant: ${name}`, (draft) => {
-          const { variants } = draft.jobs[jobId];
+          const { variants } = coachIn(draft, jobId);
           const order = 1 + Math.max(0, ...Object.values(variants).map((v) => v.order));
           variants[freeId(variants, schoolId)] = { order, name, patches: patches.map((p) => ({ ...p })) };
         });
@@ -111,7 +112,7 @@ export default function ComparePanel({ layout, jobId }: ComparePanelProps) {
                       aria-label={`Remove ${way.name}`}
                       onClick={() =>
                         edit(`Remove ${way.name}`, (draft) => {
-                          Reflect.deleteProperty(draft.jobs[jobId].variants, way.variantId!);
+                          Reflect.deleteProperty(coachIn(draft, jobId).variants, way.variantId!);
                         })
                       }
                     >
@@ -172,10 +173,10 @@ function BulbRow({ layout, jobId }: ComparePanelProps) {
 
 function OldBulbs({ layout, jobId }: ComparePanelProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const kept = layout.jobs[jobId].oldBulbs;
+  const kept = coachIn(layout, jobId).oldBulbs;
   const held = kept ?? { volts: 14, amps: 0.2 };
   const put = (figure: Partial<typeof held>): void =>
-    edit('Old bulbs', (draft) => void (draft.jobs[jobId].oldBulbs = { ...held, ...figure }));
+    edit('Old bulbs', (draft) => void (coachIn(draft, jobId).oldBulbs = { ...held, ...figure }));
   return (
     <>
       <p className="hint">
@@ -198,7 +199,7 @@ function OldBulbs({ layout, jobId }: ComparePanelProps) {
         />
       </div>
       {kept ? (
-        <Button onClick={() => edit('Old bulbs', (draft) => void (draft.jobs[jobId].oldBulbs = null))}>
+        <Button onClick={() => edit('Old bulbs', (draft) => void (coachIn(draft, jobId).oldBulbs = null))}>
           Leave them out
         </Button>
       ) : (

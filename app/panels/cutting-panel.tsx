@@ -3,12 +3,13 @@ import { useState } from 'react';
 import { useLayoutStore } from '../store/layout-store';
 import { useSearch } from '../workers/use-search';
 import { cuttables, type CutOffer, type Cuttable, type CuttingStudy } from '../../core/study/cutting';
+import { coachIn } from '../../core/document/jobs';
 import type { Layout } from '../../core/document/layout';
 
 /** What cutting would buy, half a millimetre at a time, and whether it is needed at all. */
 export function CuttingPanel({ layout, jobId }: { readonly layout: Layout; readonly jobId: string }) {
   const apply = useLayoutStore((s) => s.apply);
-  const search = useSearch<CuttingStudy>(layout.jobs[jobId]);
+  const search = useSearch<CuttingStudy>(coachIn(layout, jobId));
   const [lampsStay, setLampsStay] = useState(false);
   const found = search.answer;
   return (

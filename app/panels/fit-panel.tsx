@@ -3,6 +3,7 @@ import { NumberField } from '../fields/number-field';
 import { SelectField } from '../fields/select-field';
 import { TextField } from '../fields/text-field';
 import { useLayoutStore } from '../store/layout-store';
+import { coachIn } from '../../core/document/jobs';
 import type { FitRecord } from '../../core/document/fit-record';
 import { usualBoard, usualTabs, usualTallest } from '../../core/document/usual-fit';
 import { parseQuantity } from '../../core/quantity/parse';
@@ -16,10 +17,10 @@ const big = { least: 0.5, most: 1500, range: '0.5 mm to 1500 mm' };
 /** What goes into the body, how it opens, and what must stay reachable. */
 export function FitPanel({ layout, jobId }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const { fit, dimensions } = job;
   const change = (label: string, recipe: (fit: Draft<FitRecord>) => void): void =>
-    edit(label, (draft) => recipe(draft.jobs[jobId].fit));
+    edit(label, (draft) => recipe(coachIn(draft, jobId).fit));
   const { board, tabs } = fit;
   return (
     <div className="choices">

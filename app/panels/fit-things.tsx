@@ -8,16 +8,17 @@ import { reaches, thingKinds, type Reach, type ThingKind } from '../../core/docu
 import { usualThing } from '../../core/document/usual-fit';
 import { freeId } from '../../core/document/usual-supply';
 import { formatQuantity } from '../../core/quantity/format';
+import { coachIn } from '../../core/document/jobs';
 import type { FitRecord } from '../../core/document/fit-record';
 import type { PanelProps } from './panel-props';
 
 /** Cell, switch, plug and the like: where they stand, how big they are, how they are reached. */
 export function FitThings({ layout, jobId }: Pick<PanelProps, 'layout' | 'jobId'>) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const things = inOrder(job.fit.things);
   const set = (id: string, label: string, value: Partial<FitRecord['things'][string]>): void =>
-    edit(label, (draft) => void Object.assign(draft.jobs[jobId].fit.things[id], value));
+    edit(label, (draft) => void Object.assign(coachIn(draft, jobId).fit.things[id], value));
   return (
     <>
       {things.map((t) => (
@@ -56,7 +57,7 @@ export function FitThings({ layout, jobId }: Pick<PanelProps, 'layout' | 'jobId'
             size="small"
             onClick={() =>
               edit(`${thingKinds[t.kind].name} taken out`, (draft) => {
-                Reflect.deleteProperty(draft.jobs[jobId].fit.things, t.id);
+                Reflect.deleteProperty(coachIn(draft, jobId).fit.things, t.id);
               })
             }
           >
@@ -75,7 +76,7 @@ export function FitThings({ layout, jobId }: Pick<PanelProps, 'layout' | 'jobId'
         }))}
         onChange={(kind) =>
           edit(`${thingKinds[kind].name} put in`, (draft) => {
-            const own = draft.jobs[jobId].fit.things;
+            const own = coachIn(draft, jobId).fit.things;
             own[freeId(own, kind)] = usualThing(
               kind,
               1 + Math.max(0, ...Object.values(own).map((o) => o.order)),

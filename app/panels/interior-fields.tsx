@@ -3,6 +3,7 @@ import { More } from '../fields/more';
 import { NumberField } from '../fields/number-field';
 import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
+import { coachIn } from '../../core/document/jobs';
 import type { InteriorRecord } from '../../core/document/interior-record';
 import { lampDrop, roomKinds, type RoomKind } from '../../core/document/room-kinds';
 import { inOrder } from '../../core/document/in-order';
@@ -25,11 +26,11 @@ const finishes = [
 /** The inside of the coach: how it is divided, its heights, and what is behind which window. */
 export function InteriorFields({ layout, jobId }: InteriorProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const { interior, dimensions } = job;
   const plan = planOf(interior, dimensions, layout.scale);
   const change = (label: string, recipe: (interior: Draft<InteriorRecord>) => void): void =>
-    edit(label, (draft) => recipe(draft.jobs[jobId].interior));
+    edit(label, (draft) => recipe(coachIn(draft, jobId).interior));
   const finish = finishes.find((f) => f.value === interior.reflectance);
   return (
     <>
@@ -44,7 +45,7 @@ export function InteriorFields({ layout, jobId }: InteriorProps) {
         }))}
         onChange={(p) =>
           edit('Inside', (draft) => {
-            draft.jobs[jobId].interior = usualInterior(p, dimensions, layout.scale);
+            coachIn(draft, jobId).interior = usualInterior(p, dimensions, layout.scale);
           })
         }
       />
@@ -101,7 +102,7 @@ export function InteriorFields({ layout, jobId }: InteriorProps) {
 
 function Corridor({ layout, jobId }: InteriorProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const { interior, dimensions } = layout.jobs[jobId];
+  const { interior, dimensions } = coachIn(layout, jobId);
   const { corridor } = interior;
   const usual = usualInterior('compartment', dimensions, layout.scale).corridor!;
   return (
@@ -116,7 +117,7 @@ function Corridor({ layout, jobId }: InteriorProps) {
         ]}
         onChange={(side) =>
           edit('Side corridor', (draft) => {
-            const i = draft.jobs[jobId].interior;
+            const i = coachIn(draft, jobId).interior;
             i.corridor =
               side === 'none'
                 ? null
@@ -132,7 +133,7 @@ function Corridor({ layout, jobId }: InteriorProps) {
           limits={{ least: 1, most: 100, range: '1 mm to 100 mm' }}
           aside={`${prototypeMetres(corridor.widthMillimetres, layout.scale).toFixed(2)} m`}
           onCommit={(mm) =>
-            edit('Corridor', (draft) => void (draft.jobs[jobId].interior.corridor!.widthMillimetres = mm))
+            edit('Corridor', (draft) => void (coachIn(draft, jobId).interior.corridor!.widthMillimetres = mm))
           }
         />
       )}
@@ -143,13 +144,13 @@ function Corridor({ layout, jobId }: InteriorProps) {
 /** Rooms from the left, each with what it is, where it ends, and how high the partition there is. */
 function RoomList({ layout, jobId }: InteriorProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const rooms = coachInterior(job).rooms;
   const change = (label: string, room: LaidRoom, set: Partial<LaidRoom>): void =>
-    edit(label, (draft) => void Object.assign(draft.jobs[jobId].interior.rooms[room.id], set));
+    edit(label, (draft) => void Object.assign(coachIn(draft, jobId).interior.rooms[room.id], set));
   const split = (room: LaidRoom): void =>
     edit('Room divided', (draft) => {
-      const own = draft.jobs[jobId].interior.rooms;
+      const own = coachIn(draft, jobId).interior.rooms;
       const id = freeId(own, `room-${Object.keys(own).length + 1}`);
       own[id] = {
         ...own[room.id],
@@ -212,7 +213,7 @@ function RoomList({ layout, jobId }: InteriorProps) {
                 size="small"
                 onClick={() =>
                   edit('Room taken out', (draft) => {
-                    Reflect.deleteProperty(draft.jobs[jobId].interior.rooms, room.id);
+                    Reflect.deleteProperty(coachIn(draft, jobId).interior.rooms, room.id);
                   })
                 }
               >

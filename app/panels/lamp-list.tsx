@@ -1,5 +1,6 @@
 import { NumberField } from '../fields/number-field';
 import { useLayoutStore } from '../store/layout-store';
+import { coachIn } from '../../core/document/jobs';
 import type { Job } from '../../core/document/layout';
 import { inOrder } from '../../core/document/in-order';
 import { formatQuantity } from '../../core/quantity/format';
@@ -80,7 +81,7 @@ function Places({ job, jobId, groupId, lamps }: PlacesProps) {
             onCommit={(mm) =>
               edit(
                 `Place of lamp ${lamp.number}`,
-                (draft) => void (draft.jobs[jobId].lamps[lamp.id].placeMillimetres = mm),
+                (draft) => void (coachIn(draft, jobId).lamps[lamp.id].placeMillimetres = mm),
               )
             }
           />
@@ -93,7 +94,7 @@ function Places({ job, jobId, groupId, lamps }: PlacesProps) {
             disabled={groupId === undefined}
             onChange={(e) =>
               edit(`Lead of lamp ${lamp.number}`, (draft) => {
-                draft.jobs[jobId].lamps[lamp.id].groupId = e.target.checked ? (groupId ?? null) : null;
+                coachIn(draft, jobId).lamps[lamp.id].groupId = e.target.checked ? (groupId ?? null) : null;
               })
             }
           />
@@ -124,7 +125,7 @@ function RowFields({ job, jobId, across, lamps }: RowFieldsProps) {
         limits={{ least: -half, most: half, range: `±${formatQuantity(half, 'millimetre')}` }}
         onCommit={(mm) =>
           edit('Row moved across', (draft) => {
-            for (const l of lamps) draft.jobs[jobId].lamps[l.id].acrossMillimetres = mm;
+            for (const l of lamps) coachIn(draft, jobId).lamps[l.id].acrossMillimetres = mm;
           })
         }
       />
@@ -135,7 +136,7 @@ function RowFields({ job, jobId, across, lamps }: RowFieldsProps) {
         limits={{ least: -90, most: 90, range: '−90° to 90°' }}
         onCommit={(degrees) =>
           edit('Aim of a row', (draft) => {
-            for (const l of lamps) draft.jobs[jobId].lamps[l.id].aimDegrees = degrees;
+            for (const l of lamps) coachIn(draft, jobId).lamps[l.id].aimDegrees = degrees;
           })
         }
       />

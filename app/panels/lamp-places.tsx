@@ -6,6 +6,7 @@ import { useLayoutStore } from '../store/layout-store';
 import { useSearch } from '../workers/use-search';
 import { hangLamps, rowsOfLamps } from '../../core/study/hang-lamps';
 import { equalPlacing, type Placing } from '../../core/study/place-lamps';
+import { coachIn } from '../../core/document/jobs';
 import type { Job } from '../../core/document/layout';
 import type { PanelProps } from './panel-props';
 
@@ -18,13 +19,13 @@ interface LampPlacesProps extends PanelProps {
 /** One row or two, how many in each, and the search for the best places. */
 export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const rows = rowsOfLamps(job, groupId);
   const perRow = rows.map((r) => r.length);
   const [onPartitions, setOnPartitions] = useState(false);
   const search = useSearch<Placing>(job);
   const hang = (counts: readonly number[], label: string): void =>
-    edit(label, (draft) => hangLamps(draft.jobs[jobId], groupId, equalPlacing(job, counts)));
+    edit(label, (draft) => hangLamps(coachIn(draft, jobId), groupId, equalPlacing(job, counts)));
   const names = rowNames(job, rows.length);
   const now = solved.light?.evenness ?? 0;
   const found = search.answer;
@@ -80,7 +81,7 @@ export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) 
                 type="primary"
                 onClick={() =>
                   edit('Lamps at the best places', (draft) =>
-                    hangLamps(draft.jobs[jobId], groupId, found.places),
+                    hangLamps(coachIn(draft, jobId), groupId, found.places),
                   )
                 }
               >

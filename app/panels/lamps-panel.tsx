@@ -18,6 +18,7 @@ import { BuiltInFields } from './built-in-fields';
 import { GroupTabs } from './group-tabs';
 import { LampList } from './lamp-list';
 import { LampPlaces } from './lamp-places';
+import { coachIn } from '../../core/document/jobs';
 import type { Change } from '../../core/document/patch';
 import type { GroupRecord } from '../../core/document/coach-record';
 import type { PanelProps } from './panel-props';
@@ -25,7 +26,7 @@ import type { PanelProps } from './panel-props';
 /** Which lamps, how many, where, and how they share what limits their current. */
 export function LampsPanel({ layout, jobId, solved }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const group = useChosenGroup(job, jobId);
   const all = inOrder(job.lamps);
   const lamps = all.filter(
@@ -51,7 +52,7 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
         options={lampTypes(layout).map((l) => ({ value: l.id, label: l.name }))}
         onChange={(part) =>
           edit('Lamp type', (draft) => {
-            for (const l of lamps) draft.jobs[jobId].lamps[l.id].part = part;
+            for (const l of lamps) coachIn(draft, jobId).lamps[l.id].part = part;
           })
         }
       />
@@ -65,7 +66,7 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
             onChange={(e) =>
               edit(
                 'Switch',
-                (draft) => void (draft.jobs[jobId].groups[group.id].switch!.on = e.target.checked),
+                (draft) => void (coachIn(draft, jobId).groups[group.id].switch!.on = e.target.checked),
               )
             }
           />
@@ -88,7 +89,7 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
             ]}
             value={group.drive}
             onChoose={(drive) =>
-              edit('Current limit', (draft) => void (draft.jobs[jobId].groups[group.id].drive = drive))
+              edit('Current limit', (draft) => void (coachIn(draft, jobId).groups[group.id].drive = drive))
             }
           />
           <More
@@ -105,7 +106,7 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
               }))}
               onChange={(tint) =>
                 edit('Tint', (draft) => {
-                  for (const l of lamps) draft.jobs[jobId].lamps[l.id].tint = tint;
+                  for (const l of lamps) coachIn(draft, jobId).lamps[l.id].tint = tint;
                 })
               }
             />
@@ -116,7 +117,7 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
               least={1}
               most={12}
               onCommit={(n) =>
-                edit('Lamps in a row', (draft) => void (draft.jobs[jobId].groups[group.id].inSeries = n))
+                edit('Lamps in a row', (draft) => void (coachIn(draft, jobId).groups[group.id].inSeries = n))
               }
             />
             <BuiltInFields jobId={jobId} groupId={group.id} group={group} led={led} />
@@ -156,15 +157,15 @@ interface MoreGroupsProps extends Pick<PanelProps, 'layout' | 'jobId'> {
 function MoreGroups({ layout, jobId, groupId }: MoreGroupsProps) {
   const edit = useLayoutStore((s) => s.edit);
   const choose = useRunStore((s) => s.chooseGroup);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const groups = inOrder(job.groups);
   const vestibules = coachInterior(job).rooms.filter((r) => r.kind === 'vestibule').length;
   const add = (label: string, made: Change): void => {
     const before = new Set(Object.keys(job.groups));
     edit(label, (draft) => {
-      draft.jobs[jobId] = made.layout.jobs[jobId];
+      draft.jobs[jobId] = coachIn(made.layout, jobId);
     });
-    const fresh = Object.keys(made.layout.jobs[jobId].groups).find((g) => !before.has(g));
+    const fresh = Object.keys(coachIn(made.layout, jobId).groups).find((g) => !before.has(g));
     if (fresh) choose(jobId, fresh);
   };
   return (
@@ -186,7 +187,7 @@ function MoreGroups({ layout, jobId, groupId }: MoreGroupsProps) {
             danger
             onClick={() =>
               edit(`${job.groups[groupId].name} taken away`, (draft) =>
-                removeGroup(draft.jobs[jobId], groupId),
+                removeGroup(coachIn(draft, jobId), groupId),
               )
             }
           >

@@ -9,6 +9,7 @@ import { useTask } from '../workers/use-task';
 import { formatQuantity } from '../../core/quantity/format';
 import { SupplyFields } from './supplies';
 import { WiringFields } from './wiring-fields';
+import { coachIn } from '../../core/document/jobs';
 import type { RectifierName } from '../../core/document/rectifier-names';
 import type { PanelProps } from './panel-props';
 
@@ -17,7 +18,7 @@ const ANOTHER = 'add:';
 /** What feeds the coach, and what turns it into one direction. */
 export function PowerPanel({ layout, jobId }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const supply = layout.supplies[job.supplyId];
   const kind = supplyKind(supply);
   const { rectifier } = job.conditioning;
@@ -31,7 +32,7 @@ export function PowerPanel({ layout, jobId }: PanelProps) {
   };
   const choose = (value: string): void => {
     if (!value.startsWith(ANOTHER)) {
-      edit('Supply', (draft) => void (draft.jobs[jobId].supplyId = value));
+      edit('Supply', (draft) => void (coachIn(draft, jobId).supplyId = value));
       return;
     }
     const added = value.slice(ANOTHER.length) as SupplyKindName;
@@ -39,11 +40,11 @@ export function PowerPanel({ layout, jobId }: PanelProps) {
       const id = freeId(layout.supplies, added);
       const order = 1 + Math.max(0, ...Object.values(layout.supplies).map((s) => s.order));
       draft.supplies[id] = usualSupply(added, layout.scale, order);
-      draft.jobs[jobId].supplyId = id;
+      coachIn(draft, jobId).supplyId = id;
     });
   };
   const setRectifier = (name: RectifierName): void =>
-    edit('Rectifier', (draft) => void (draft.jobs[jobId].conditioning.rectifier = name));
+    edit('Rectifier', (draft) => void (coachIn(draft, jobId).conditioning.rectifier = name));
   const rare = !['silicon-bridge', 'schottky-bridge', 'none'].includes(rectifier);
   return (
     <div className="choices">

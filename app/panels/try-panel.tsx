@@ -8,6 +8,7 @@ import { fades, type PowerCutStudy } from '../../core/study/power-cut';
 import { bridgedLength, deadLength } from '../../core/study/gap';
 import { cellLifeByHand, holdByHand, inrushByHand } from '../../core/study/by-hand';
 import { supplyKind } from '../../core/supply';
+import { coachIn } from '../../core/document/jobs';
 import type { Shortcut } from '../../core/study/shortcut';
 import { LoopControls } from './loop-controls';
 import type { StayingAlight } from '../workers/study-worker';
@@ -135,7 +136,7 @@ function DeadRail({
           unit="millimetre"
           figure={ride.deadMillimetres}
           limits={{ least: 0, most: 2000, range: '0 mm to 2000 mm' }}
-          onCommit={(mm) => edit('Dead rail', (draft) => void (draft.jobs[jobId].ride.deadMillimetres = mm))}
+          onCommit={(mm) => edit('Dead rail', (draft) => void (coachIn(draft, jobId).ride.deadMillimetres = mm))}
         />
         <NumberField
           label={`At, of ${layout.scale} scale`}
@@ -143,7 +144,7 @@ function DeadRail({
           figure={ride.kilometresPerHour}
           limits={{ least: 0.5, most: 500, range: '0.5 km/h to 500 km/h' }}
           onCommit={(v) =>
-            edit('Scale speed', (draft) => void (draft.jobs[jobId].ride.kilometresPerHour = v))
+            edit('Scale speed', (draft) => void (coachIn(draft, jobId).ride.kilometresPerHour = v))
           }
         />
       </div>
@@ -170,7 +171,7 @@ function DeadRail({
             disabled={alight.stale || conditioning.rectifier === 'none'}
             onClick={() =>
               edit('Reservoir for the dead rail', (draft) => {
-                draft.jobs[jobId].conditioning.reservoir = {
+                coachIn(draft, jobId).conditioning.reservoir = {
                   farads: suggestion.farads,
                   ratedVolts: suggestion.ratedVolts,
                 };

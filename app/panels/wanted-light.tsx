@@ -13,6 +13,7 @@ import { FULL_LUX, nearestWord, wantedWords, windowLightness } from '../../core/
 import { wattsName } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
 import { sumByHand } from '../../core/study/by-hand';
+import { coachIn } from '../../core/document/jobs';
 import type { Offer, Proposal } from '../../core/study/proposal';
 import type { PanelProps } from './panel-props';
 
@@ -40,7 +41,7 @@ function offerName(offer: Offer): string {
 /** How bright, in words or by feel, and what has to be fitted for it. */
 export function WantedLight({ layout, jobId, solved }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const group = useChosenGroup(job, jobId);
   const lux = solved.light?.litLux ?? 0;
   const proposal = useTask(group ? (tasks) => tasks.propose(layout, jobId, group.id) : null, [
@@ -61,7 +62,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
     edit(
       offered.drive === 'limiter' ? 'Limiter for the wanted light' : 'Resistor for the wanted light',
       (draft) => {
-        const g = draft.jobs[jobId].groups[group.id];
+        const g = coachIn(draft, jobId).groups[group.id];
         g.drive = offered.drive;
         if (offered.drive === 'limiter') g.limiterAmps = figure;
         else {
@@ -72,7 +73,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
     );
   };
   const wants = (lux: number, key?: string): void =>
-    edit('Wanted light', (draft) => void (draft.jobs[jobId].wantedLux = lux), key);
+    edit('Wanted light', (draft) => void (coachIn(draft, jobId).wantedLux = lux), key);
   const word = wantedWords.find((w) => w.lux === job.wantedLux);
   const hand = group && solved.steady ? sumByHand(solved.bench, solved.steady, group.id) : null;
   return (

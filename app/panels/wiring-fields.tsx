@@ -14,6 +14,7 @@ import {
 } from '../../core/document/wire-legend';
 import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../../core/document/migrations';
 import { wireHex } from '../theme/wire-colours';
+import { coachIn } from '../../core/document/jobs';
 import type { Job } from '../../core/document/layout';
 import type { PickupRecord } from '../../core/document/coach-record';
 
@@ -42,7 +43,7 @@ export function WiringFields({ job, jobId, onTrack }: WiringFieldsProps) {
             onChoose={(axles) =>
               edit('Axles that collect', (draft) => {
                 const share = axles === 'all' ? ALL_AXLES_BASE_SHARE : TRUCK_BASE_SHARE;
-                Object.assign(draft.jobs[jobId].pickups, {
+                Object.assign(coachIn(draft, jobId).pickups, {
                   axles,
                   wheelsPerRail: axles === 'all' ? 4 : 2,
                   baseMillimetres: Math.round(dimensions.lengthMillimetres * share),
@@ -58,7 +59,7 @@ export function WiringFields({ job, jobId, onTrack }: WiringFieldsProps) {
               { value: 'collars', name: 'Rubbing collars' },
             ]}
             value={pickups.kind}
-            onChoose={(kind) => edit('Pickups', (draft) => void (draft.jobs[jobId].pickups.kind = kind))}
+            onChoose={(kind) => edit('Pickups', (draft) => void (coachIn(draft, jobId).pickups.kind = kind))}
           />
           <div className="two-fields">
             <CountField
@@ -67,7 +68,7 @@ export function WiringFields({ job, jobId, onTrack }: WiringFieldsProps) {
               least={1}
               most={12}
               onCommit={(n) =>
-                edit('Wheels a rail', (draft) => void (draft.jobs[jobId].pickups.wheelsPerRail = n))
+                edit('Wheels a rail', (draft) => void (coachIn(draft, jobId).pickups.wheelsPerRail = n))
               }
             />
             <NumberField
@@ -80,7 +81,7 @@ export function WiringFields({ job, jobId, onTrack }: WiringFieldsProps) {
                 range: `0 mm to ${dimensions.lengthMillimetres} mm`,
               }}
               onCommit={(mm) =>
-                edit('Pickup base', (draft) => void (draft.jobs[jobId].pickups.baseMillimetres = mm))
+                edit('Pickup base', (draft) => void (coachIn(draft, jobId).pickups.baseMillimetres = mm))
               }
             />
           </div>
@@ -96,7 +97,7 @@ export function WiringFields({ job, jobId, onTrack }: WiringFieldsProps) {
           ]}
           value={legendName(legend) === 'own' ? null : (legendName(legend) as keyof typeof legends)}
           onChoose={(name) =>
-            edit('Wire colours', (draft) => void Object.assign(draft.jobs[jobId].legend, legends[name]))
+            edit('Wire colours', (draft) => void Object.assign(coachIn(draft, jobId).legend, legends[name]))
           }
         />
         <div className="two-fields">
@@ -109,7 +110,7 @@ export function WiringFields({ job, jobId, onTrack }: WiringFieldsProps) {
               onChange={(colour) =>
                 edit(
                   `Colour of the ${wireRoleNames[role]}`,
-                  (draft) => void (draft.jobs[jobId].legend[role] = colour),
+                  (draft) => void (coachIn(draft, jobId).legend[role] = colour),
                 )
               }
             />

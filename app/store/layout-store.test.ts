@@ -1,3 +1,4 @@
+import { coachIn } from '../../core/document/jobs';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
 import { change } from '../../core/document/patch';
@@ -5,9 +6,9 @@ import { useLayoutStore } from './layout-store';
 import { usualJobControls, useRunStore } from './run-store';
 
 const store = () => useLayoutStore.getState();
-const lux = (): number => store().layout!.jobs[demoJob].wantedLux;
+const lux = (): number => coachIn(store().layout!, demoJob).wantedLux;
 const want = (figure: number, key?: string): void =>
-  store().edit('Wanted light', (draft) => void (draft.jobs[demoJob].wantedLux = figure), key);
+  store().edit('Wanted light', (draft) => void (coachIn(draft, demoJob).wantedLux = figure), key);
 
 beforeEach(() => store().open(demo()));
 
@@ -30,7 +31,7 @@ describe('edits as patches', () => {
     for (const figure of [50, 60, 70]) want(figure, 'by-feel');
     expect(store().past).toHaveLength(1);
     store().undo();
-    expect(lux()).toBe(demo().jobs[demoJob].wantedLux);
+    expect(lux()).toBe(coachIn(demo(), demoJob).wantedLux);
     store().redo();
     want(80, 'by-feel');
     expect(store().past).toHaveLength(2);
@@ -44,9 +45,9 @@ describe('edits as patches', () => {
   test('a remedy whose path has gone says so, and nothing is changed', () => {
     const { patches } = change(
       demo(),
-      (draft) => void (draft.jobs[demoJob].conditioning.reservoir!.ratedVolts = 35),
+      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir!.ratedVolts = 35),
     );
-    store().edit('Reservoir', (draft) => void (draft.jobs[demoJob].conditioning.reservoir = null));
+    store().edit('Reservoir', (draft) => void (coachIn(draft, demoJob).conditioning.reservoir = null));
     const before = store().layout;
     expect(store().apply('Fit', patches)).toMatch(/no longer there/);
     expect(store().layout).toBe(before);

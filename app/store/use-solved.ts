@@ -3,6 +3,7 @@ import { CircuitError } from '../../core/circuit/error';
 import { benchOf, madeFor, type Bench } from '../../core/study/bench';
 import { steadyStudy, type SteadyStudy } from '../../core/study/steady';
 import { coachLight, type CoachLight } from '../../core/study/coach-light';
+import { coachIn } from '../../core/document/jobs';
 import type { Controls } from '../../core/supply';
 import type { Layout } from '../../core/document/layout';
 
@@ -27,7 +28,7 @@ function explained(error: unknown, bench: Bench): string {
 
 /** The controls a job of a layout is made for. */
 export function usualOf(layout: Layout, jobId: string): Controls {
-  return madeFor(layout.supplies[layout.jobs[jobId].supplyId]);
+  return madeFor(layout.supplies[coachIn(layout, jobId).supplyId]);
 }
 
 /**

@@ -11,6 +11,7 @@ import { likedLux, proposeDrive, type Proposal } from '../../core/study/proposal
 import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
 import { steadyStudy } from '../../core/study/steady';
+import { coachIn } from '../../core/document/jobs';
 import type { Pace } from '../../core/finding/check';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
@@ -90,7 +91,7 @@ const tasks = {
     tell: (share: number) => void,
   ): Promise<Placing> {
     const { placeLamps } = await import('../../core/study/place-lamps');
-    const job = layout.jobs[jobId];
+    const job = coachIn(layout, jobId);
     const like = inOrder(job.lamps).find((l) => l.groupId === groupId && l.role === 'room');
     return placeLamps(
       job,

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { drawCircuit, drawnConnections } from '../../app/drawings/circuit/geometry';
@@ -59,8 +60,10 @@ describe('the assembly', () => {
         );
         for (const l of assembly.leads)
           for (const t of [l.from, l.to]) expect(known).toContain(terminalKey(t));
-        const unjoined = Object.values(layout.jobs[demoJob].lamps).filter((l) => l.groupId === null).length;
-        const joined = Object.keys(layout.jobs[demoJob].lamps).length - unjoined;
+        const unjoined = Object.values(coachIn(layout, demoJob).lamps).filter(
+          (l) => l.groupId === null,
+        ).length;
+        const joined = Object.keys(coachIn(layout, demoJob).lamps).length - unjoined;
         if (joined > 0) expect(looseTerminals(assembly)).toHaveLength(unjoined);
       }),
       { numRuns: 100 },
@@ -83,7 +86,7 @@ describe('the assembly', () => {
 describe('strings, limiters and the rest are drawn and solved from one truth', () => {
   test('a string is one column, each lamp under the one before it', () => {
     const layout = change(demo(), (draft) => {
-      draft.jobs[demoJob].groups.roof.inSeries = 3;
+      coachIn(draft, demoJob).groups.roof.inSeries = 3;
     }).layout;
     const { symbols } = drawCircuit(assembleCoach(layout, demoJob));
     const xs = symbols.filter((s) => s.part.kind === 'lamp').map((s) => s.at.anode.x);

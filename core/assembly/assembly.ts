@@ -1,5 +1,7 @@
 import type { WireColour, WireRole } from '../document/wire-legend';
 import type { BuiltInRecord } from '../document/coach-record';
+import type { BulbPart } from '../part/bulb';
+import type { DecoderOutput } from '../part/decoder-type';
 import type { LedPart } from '../part/led';
 
 /** A terminal of a part: `bridge` `plus`. */
@@ -32,7 +34,7 @@ export type Part = PartBase &
     | {
         readonly kind: 'diode';
         readonly diode: 'silicon' | 'schottky';
-        readonly role: 'rectifier' | 'charge';
+        readonly role: 'rectifier' | 'charge' | 'steering';
       }
     | {
         readonly kind: 'regulator';
@@ -58,8 +60,29 @@ export type Part = PartBase &
         readonly lampId: string;
         readonly groupId: string | null;
       }
+    | {
+        readonly kind: 'bulb';
+        readonly bulb: BulbPart;
+        readonly number: number;
+        readonly lampId: string;
+        readonly groupId: string | null;
+      }
+    | {
+        readonly kind: 'decoder';
+        readonly outputs: readonly DecoderOutput[];
+        readonly onOhms: number;
+      }
+    | {
+        /** A battery with a resistor in one lead: the bench tester. */
+        readonly kind: 'tester';
+        readonly volts: number;
+        readonly ohms: number;
+      }
   );
 export type PartKind = Part['kind'];
+
+/** Outputs a decoder may have. */
+const MOST_OUTPUTS = 10;
 
 export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   rails: ['right', 'left'],
@@ -71,6 +94,16 @@ export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   resistor: ['one', 'two'],
   electrolytic: ['plus', 'minus'],
   lamp: ['anode', 'cathode'],
+  bulb: ['one', 'two'],
+  decoder: [
+    'red',
+    'black',
+    'orange',
+    'grey',
+    'blue',
+    ...Array.from({ length: MOST_OUTPUTS }, (_, i) => `out${i + 1}`),
+  ],
+  tester: ['plus', 'minus'],
 };
 
 /** A piece of wire from one terminal to another. */

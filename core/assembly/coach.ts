@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import type { Job, Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
@@ -51,7 +52,7 @@ const t = (part: string, terminal: string): Terminal => ({ part, terminal });
  */
 export function assembleCoach(layout: Layout, jobId: string): Assembly {
   if (!Object.hasOwn(layout.jobs, jobId)) throw new RangeError(`there is no job ${jobId}`);
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const laying = new Laying(layout, jobId, job);
   laySupply(laying);
   layRectifier(laying);

@@ -1,4 +1,5 @@
 import { GROUND, type Element, type Provenance } from '../circuit/netlist';
+import { filamentOhms } from '../part/bulb';
 import { fitLed } from '../part/led';
 import { rectifiers } from '../part/rectifier';
 import { supplyKind, usualControls, type Feeding as SupplyFeeding, type Supply } from '../supply';
@@ -77,7 +78,7 @@ export function elementsOf(
       const [right, left, plus, minus] = terminalsOf.bridge.map(node);
       const diode = (n: number, a: string, b: string): Element => ({
         kind: 'diode',
-        id: `d_${part.id}_${n}`,
+        id: elementId('d', `${part.id}_${n}`),
         a,
         b,
         model,
@@ -85,7 +86,7 @@ export function elementsOf(
       });
       const bleed = (end: string, from: string): Element => ({
         kind: 'resistor',
-        id: `r_${part.id}_bleed_${end}`,
+        id: elementId('r', `${part.id}_bleed_${end}`),
         a: from,
         b: GROUND,
         ohms: BLEED_OHMS,
@@ -202,8 +203,97 @@ export function elementsOf(
     }
     case 'lamp':
       return lampElements(part, node('anode'), node('cathode'), of('lamp'));
+    case 'bulb':
+      // A filament is a resistor that the study sets to the warmth it finds.
+      return [
+        {
+          kind: 'switch',
+          id: elementId('x', part.id),
+          a: node('one'),
+          b: node('two'),
+          onOhms: filamentOhms(part.bulb, part.bulb.volts),
+          offOhms: BLEED_OHMS,
+          closed: true,
+          toggleSeconds: [],
+          of: of('filament'),
+        },
+      ];
+    case 'decoder':
+      return decoderElements(part, node, of);
+    case 'tester':
+      return [
+        {
+          kind: 'voltage',
+          id: 'v_tester',
+          a: 'battery',
+          b: node('minus'),
+          wave: { kind: 'dc', level: part.volts },
+          of: of('battery'),
+        },
+        {
+          kind: 'resistor',
+          id: 'r_tester',
+          a: 'battery',
+          b: node('plus'),
+          ohms: part.ohms,
+          of: of('tester’s resistor'),
+        },
+      ];
   }
 }
+
+/** A decoder's negative side, which no wire leads out of it. */
+const DECODER_MINUS = 'decoder_minus';
+
+/** A decoder as its lamps see it: a full bridge from the rails, and a switch to its negative side at each output. */
+function decoderElements(
+  part: Extract<Part, { kind: 'decoder' }>,
+  node: (terminal: string) => string,
+  of: (role: string) => Provenance,
+): Element[] {
+  const { model } = rectifiers.silicon;
+  const diode = (n: number, a: string, b: string): Element => ({
+    kind: 'diode',
+    id: `d_decoder_${n}`,
+    a,
+    b,
+    model,
+    of: of(`bridge diode ${n}`),
+  });
+  const [red, black, blue] = ['red', 'black', 'blue'].map(node);
+  const bleed = (id: string, a: string): Element => ({
+    kind: 'resistor',
+    id,
+    a,
+    b: GROUND,
+    ohms: BLEED_OHMS,
+    of: of('bleed'),
+  });
+  return [
+    diode(1, red, blue),
+    diode(2, black, blue),
+    diode(3, DECODER_MINUS, red),
+    diode(4, DECODER_MINUS, black),
+    bleed('r_decoder_bleed_plus', blue),
+    bleed('r_decoder_bleed_minus', DECODER_MINUS),
+    ...part.outputs.map((output): Element => ({
+      kind: 'switch',
+      id: elementId('x', `decoder_${output.id}`),
+      a: node(output.id),
+      b: DECODER_MINUS,
+      onOhms: output.level === 'logic' ? LOGIC_OHMS : part.onOhms,
+      offOhms: OUTPUT_OFF_OHMS,
+      closed: false,
+      toggleSeconds: [],
+      of: of(output.name),
+    })),
+  ];
+}
+
+/** An output that is off leaks next to nothing. */
+export const OUTPUT_OFF_OHMS = 1e9;
+/** A logic-level output can sink no more than a signal (typical, from memory). */
+const LOGIC_OHMS = 4700;
 
 /** Wheels on clean rail, in series with the track's own resistance, which counts the rest. */
 const CONTACT_OHMS = 0.01;

@@ -1,11 +1,17 @@
-import type { Assembly, Lead, Terminal } from './assembly';
+import { terminalsOf, type Assembly, type Lead, type Terminal } from './assembly';
+
+/** A solder bridge. */
+const SHORT_OHMS = 0.01;
 
 /** Something gone wrong on the bench, tried as an argument; never stored. */
 export type Fault =
   | { readonly kind: 'open'; readonly lead: string }
   | { readonly kind: 'reversed'; readonly part: string }
   | { readonly kind: 'cold-joint'; readonly lead: string; readonly ohms: number }
-  | { readonly kind: 'wrong-value'; readonly part: string; readonly ohms: number };
+  | { readonly kind: 'wrong-value'; readonly part: string; readonly ohms: number }
+  | { readonly kind: 'short'; readonly part: string }
+  /** Two leads changed places at the ends they start from. */
+  | { readonly kind: 'swapped'; readonly leads: readonly [string, string] };
 
 /** Which terminals change places when a part goes in the wrong way round. */
 const opposite: Readonly<Record<string, string>> = {
@@ -38,6 +44,28 @@ export function withFault(assembly: Assembly, fault: Fault): Assembly {
       return {
         ...assembly,
         leads: assembly.leads.map((l): Lead => ({ ...l, from: turned(l.from), to: turned(l.to) })),
+      };
+    }
+    case 'short': {
+      const part = assembly.parts.find((p) => p.id === fault.part)!;
+      const [one, two] = terminalsOf[part.kind].map((terminal) => ({ part: part.id, terminal }));
+      const bridge: Lead = {
+        id: `short-${part.id}`,
+        from: one,
+        to: two,
+        colour: 'lacquered',
+        role: 'lamp',
+        jointOhms: SHORT_OHMS,
+      };
+      return { ...assembly, leads: [...assembly.leads, bridge] };
+    }
+    case 'swapped': {
+      const [one, other] = fault.leads.map((id) => assembly.leads.find((l) => l.id === id)!);
+      return {
+        ...assembly,
+        leads: assembly.leads.map((l) =>
+          l.id === one.id ? { ...l, from: other.from } : l.id === other.id ? { ...l, from: one.from } : l,
+        ),
       };
     }
     case 'wrong-value':

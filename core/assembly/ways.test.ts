@@ -9,6 +9,7 @@ import { schools } from '../study/schools';
 import { looseTerminals, netsOf, terminalsOf } from './assembly';
 import { assembleCoach } from './coach';
 import { lower } from './lower';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 
 const kinds = Object.keys(supplyKinds) as SupplyKindName[];
@@ -38,14 +39,14 @@ function connectsAlike(layout: Layout): void {
 describe('drawn, laid and solved connect alike', () => {
   test.each(kinds.flatMap((k) => schools.map((s) => [k, s.id] as const)))('%s, %s', (kind, id) => {
     const school = schools.find((s) => s.id === id)!;
-    connectsAlike(laid(kind, (draft) => school.lay(draft.jobs[demoJob], demo())));
+    connectsAlike(laid(kind, (draft) => school.lay(coachIn(draft, demoJob), demo())));
   });
   test.each(rectifierNames.flatMap((r) => [false, true].map((d) => [r, d] as const)))(
     'rectifier %s, diode round the charge resistor: %s',
     (rectifier, chargeDiode) => {
       connectsAlike(
         laid('ac-track', (draft) => {
-          Object.assign(draft.jobs[demoJob].conditioning, { rectifier, chargeDiode });
+          Object.assign(coachIn(draft, demoJob).conditioning, { rectifier, chargeDiode });
         }),
       );
     },
@@ -55,7 +56,7 @@ describe('drawn, laid and solved connect alike', () => {
 describe('the legend is kept all the way', () => {
   test('every lead has the colour its role has in the job’s legend', () => {
     const layout = laid('dcc-track', (draft) => {
-      Object.assign(draft.jobs[demoJob].legend, {
+      Object.assign(coachIn(draft, demoJob).legend, {
         right: 'green',
         left: 'white',
         plus: 'orange',
@@ -63,7 +64,7 @@ describe('the legend is kept all the way', () => {
         lamp: 'grey',
       });
     });
-    const { legend } = layout.jobs[demoJob];
+    const { legend } = coachIn(layout, demoJob);
     const { leads } = assembleCoach(layout, demoJob);
     for (const lead of leads) expect(lead.colour).toBe(legend[lead.role]);
     const fromRails = leads.filter((l) => l.from.part === 'rails');

@@ -1,3 +1,4 @@
+import { coachIn } from './jobs';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
@@ -31,8 +32,8 @@ describe('the file', () => {
   test('fields it does not know survive, at every level', () => {
     const text = altered((l) => {
       l.feeds = { bus: { metres: 4 } };
-      (l.jobs[demoJob] as Record<string, unknown>).sketch = [1, { two: 2 }];
-      (l.jobs[demoJob].lamps['lamp-1'] as Record<string, unknown>).bag = 'left drawer';
+      (coachIn(l, demoJob) as Record<string, unknown>).sketch = [1, { two: 2 }];
+      (coachIn(l, demoJob).lamps['lamp-1'] as Record<string, unknown>).bag = 'left drawer';
       (l.supplies.track as Record<string, unknown>).bought = '2024';
     });
     const read = readLayout(text);
@@ -53,7 +54,7 @@ describe('the file', () => {
     ['a newer version', altered((l) => Object.assign(l, { version: 99 })), /newer Hazel Spark \(version 99/],
     [
       'a bad figure',
-      altered((l) => Object.assign(l.jobs[demoJob].groups.roof, { ohms: -3 })),
+      altered((l) => Object.assign(coachIn(l, demoJob).groups.roof, { ohms: -3 })),
       /jobs\.compartment-coach\.groups\.roof\.ohms/,
     ],
     [
@@ -63,17 +64,17 @@ describe('the file', () => {
     ],
     [
       'no such supply',
-      altered((l) => Object.assign(l.jobs[demoJob], { supplyId: 'ghost' })),
+      altered((l) => Object.assign(coachIn(l, demoJob), { supplyId: 'ghost' })),
       /supplyId: there is no supply “ghost”/,
     ],
     [
       'no such group',
-      altered((l) => Object.assign(l.jobs[demoJob].lamps['lamp-2'], { groupId: 'x' })),
+      altered((l) => Object.assign(coachIn(l, demoJob).lamps['lamp-2'], { groupId: 'x' })),
       /lamps\.lamp-2\.groupId/,
     ],
     [
       'no such lamp',
-      altered((l) => Object.assign(l.jobs[demoJob].lamps['lamp-2'], { part: 'toString' })),
+      altered((l) => Object.assign(coachIn(l, demoJob).lamps['lamp-2'], { part: 'toString' })),
       /no lamp type “toString”/,
     ],
     [
@@ -109,8 +110,8 @@ describe('changes', () => {
   test('the inverse takes a change back', () => {
     const before = demo();
     const made = change(before, (draft) => {
-      draft.jobs[demoJob].conditioning.reservoir = null;
-      delete draft.jobs[demoJob].lamps['lamp-3'];
+      coachIn(draft, demoJob).conditioning.reservoir = null;
+      delete coachIn(draft, demoJob).lamps['lamp-3'];
     });
     expect(made.layout).not.toEqual(before);
     expect(patched(made.layout, made.inverse)).toEqual(before);
@@ -119,13 +120,16 @@ describe('changes', () => {
   test('a change whose path has gone says so', () => {
     const { patches } = change(
       demo(),
-      (draft) => void (draft.jobs[demoJob].conditioning.reservoir!.ratedVolts = 35),
+      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir!.ratedVolts = 35),
     );
-    const { layout } = change(demo(), (draft) => void (draft.jobs[demoJob].conditioning.reservoir = null));
+    const { layout } = change(
+      demo(),
+      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir = null),
+    );
     expect(() => patched(layout, patches)).toThrow(/reservoir\.ratedVolts is no longer there/);
   });
   test('order is the person’s', () => {
-    const { layout } = change(demo(), (draft) => void (draft.jobs[demoJob].lamps['lamp-7'].order = 0));
-    expect(inOrder(layout.jobs[demoJob].lamps)[0].id).toBe('lamp-7');
+    const { layout } = change(demo(), (draft) => void (coachIn(draft, demoJob).lamps['lamp-7'].order = 0));
+    expect(inOrder(coachIn(layout, demoJob).lamps)[0].id).toBe('lamp-7');
   });
 });

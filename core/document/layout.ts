@@ -1,14 +1,17 @@
 import { z } from 'zod';
+import { decoderTypes } from '../part/decoder-type';
 import { leds } from '../part/led';
 import { fitReadings } from '../part/lamp-readings';
 import { scales, type ScaleName } from '../quantity/scale';
-import { coachRecord } from './coach-record';
+import { bulbs } from '../part/bulb';
+import { coachRecord, type CoachRecord } from './coach-record';
 import { drawerRecord } from './drawer-record';
+import { locomotiveRecord, type LocomotiveRecord } from './locomotive-record';
 import { supplyRecord } from './supply-record';
 import { trainRecord } from './train-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 3;
+export const VERSION = 4;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 
@@ -24,13 +27,15 @@ export const layoutRecord = z.looseObject({
   scale: z.enum(scaleNames),
   currency: z.string().min(1).max(8),
   supplies: z.record(z.string(), supplyRecord),
-  jobs: z.record(z.string(), coachRecord),
+  jobs: z.record(z.string(), z.discriminatedUnion('kind', [coachRecord, locomotiveRecord])),
   trains: z.record(z.string(), trainRecord),
   drawer: drawerRecord,
 });
 
 export type Layout = z.infer<typeof layoutRecord>;
-export type Job = Layout['jobs'][string];
+/** A coach; what is said of every job alike takes `AnyJob`. */
+export type Job = CoachRecord;
+export type AnyJob = Layout['jobs'][string];
 
 /** What a schema cannot say: references that lead nowhere. As path and reason. */
 export function brokenReferences(layout: Layout): { path: (string | number)[]; reason: string }[] {
@@ -44,7 +49,7 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
   }
   for (const [trainId, train] of Object.entries(layout.trains)) {
     for (const [carId, car] of Object.entries(train.cars)) {
-      if (!Object.hasOwn(layout.jobs, car.jobId)) {
+      if (!Object.hasOwn(layout.jobs, car.jobId) || layout.jobs[car.jobId].kind !== 'coach') {
         broken.push({
           path: ['trains', trainId, 'cars', carId, 'jobId'],
           reason: `there is no coach “${car.jobId}”`,
@@ -53,39 +58,52 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
     }
   }
   for (const [jobId, job] of Object.entries(layout.jobs)) {
-    if (Object.keys(job.interior.rooms).length === 0) {
-      broken.push({ path: ['jobs', jobId, 'interior', 'rooms'], reason: 'a coach has at least one room' });
-    }
-    if (!Object.hasOwn(layout.supplies, job.supplyId)) {
-      broken.push({ path: ['jobs', jobId, 'supplyId'], reason: `there is no supply “${job.supplyId}”` });
-    }
-    for (const [variantId, variant] of Object.entries(job.variants)) {
-      const stray = variant.patches.find(
-        (p) => p.path[0] !== 'jobs' || p.path[1] !== jobId || p.path.length < 3,
-      );
-      if (stray) {
-        broken.push({
-          path: ['jobs', jobId, 'variants', variantId],
-          reason: `its patch of ${stray.path.join('.')} is not about this job`,
-        });
-      }
-    }
-    for (const [lampId, lamp] of Object.entries(job.lamps)) {
-      if (!isLampType(layout, lamp.part)) {
-        broken.push({
-          path: ['jobs', jobId, 'lamps', lampId, 'part'],
-          reason: `there is no lamp type “${lamp.part}”`,
-        });
-      }
-      if (lamp.groupId !== null && !Object.hasOwn(job.groups, lamp.groupId)) {
-        broken.push({
-          path: ['jobs', jobId, 'lamps', lampId, 'groupId'],
-          reason: `there is no group “${lamp.groupId}”`,
-        });
-      }
-    }
+    const say = (path: (string | number)[], reason: string): void => {
+      broken.push({ path: ['jobs', jobId, ...path], reason });
+    };
+    if (!Object.hasOwn(layout.supplies, job.supplyId))
+      say(['supplyId'], `there is no supply “${job.supplyId}”`);
+    if (job.kind === 'coach') brokenInCoach(layout, jobId, job, say);
+    else brokenInLocomotive(layout, job, say);
   }
   return broken;
+}
+
+type Say = (path: (string | number)[], reason: string) => void;
+
+function brokenInCoach(layout: Layout, jobId: string, job: CoachRecord, say: Say): void {
+  if (Object.keys(job.interior.rooms).length === 0)
+    say(['interior', 'rooms'], 'a coach has at least one room');
+  for (const [variantId, variant] of Object.entries(job.variants)) {
+    const stray = variant.patches.find(
+      (p) => p.path[0] !== 'jobs' || p.path[1] !== jobId || p.path.length < 3,
+    );
+    if (stray) say(['variants', variantId], `its patch of ${stray.path.join('.')} is not about this job`);
+  }
+  for (const [lampId, lamp] of Object.entries(job.lamps)) {
+    if (!isLampType(layout, lamp.part))
+      say(['lamps', lampId, 'part'], `there is no lamp type “${lamp.part}”`);
+    if (lamp.groupId !== null && !Object.hasOwn(job.groups, lamp.groupId))
+      say(['lamps', lampId, 'groupId'], `there is no group “${lamp.groupId}”`);
+  }
+}
+
+function brokenInLocomotive(layout: Layout, job: LocomotiveRecord, say: Say): void {
+  if (job.otherSupplyId !== null && !Object.hasOwn(layout.supplies, job.otherSupplyId))
+    say(['otherSupplyId'], `there is no supply “${job.otherSupplyId}”`);
+  for (const [lampId, lamp] of Object.entries(job.lamps)) {
+    if (!isLampType(layout, lamp.part) && !Object.hasOwn(bulbs, lamp.part))
+      say(['lamps', lampId, 'part'], `there is no lamp type “${lamp.part}”`);
+    if (lamp.secondPart !== null && !isLampType(layout, lamp.secondPart))
+      say(['lamps', lampId, 'secondPart'], `there is no lamp type “${lamp.secondPart}”`);
+    if (lamp.circuitId !== null && !Object.hasOwn(job.circuits, lamp.circuitId))
+      say(['lamps', lampId, 'circuitId'], `there is no circuit “${lamp.circuitId}”`);
+  }
+  const outputs = job.decoder ? decoderTypes[job.decoder.type].outputs.map((o) => o.id) : [];
+  for (const [circuitId, { feed }] of Object.entries(job.circuits)) {
+    if (feed.kind === 'output' && !outputs.includes(feed.output as `out${number}`))
+      say(['circuits', circuitId, 'feed', 'output'], `its decoder has no output “${feed.output}”`);
+  }
 }
 
 /** The published JSON Schema of the file, as plain data. */

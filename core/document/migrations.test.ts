@@ -1,3 +1,4 @@
+import { coachIn } from './jobs';
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
 import { checkLayout, readLayout, writeLayout } from './file';
@@ -77,13 +78,13 @@ describe('a file of version 1', () => {
     // 4.7 kohm behind a silicon bridge on 15 V: about 10.9 V over it (Ohm's law).
     expect(steady.lamps[0].amps.mean).toBeGreaterThan(10.5 / 4700);
     expect(steady.lamps[0].amps.mean).toBeLessThan(11.3 / 4700);
-    expect(read.layout.jobs.coach.legend).toEqual(legends.decoder);
-    expect(read.layout.jobs.coach.lamps['lamp-1'].tint).toBe('none');
+    expect(coachIn(read.layout, 'coach').legend).toEqual(legends.decoder);
+    expect(coachIn(read.layout, 'coach').lamps['lamp-1'].tint).toBe('none');
   });
   test('keeps what it does not know, and loses nothing on the way out', () => {
     if (!read.ok) throw new Error('it was not read');
     expect((read.layout as Record<string, unknown>).kept).toEqual({ by: 'a later hand' });
-    expect((read.layout.jobs.coach.groups.roof as Record<string, unknown>).marked).toBe('blue dot');
+    expect((coachIn(read.layout, 'coach').groups.roof as Record<string, unknown>).marked).toBe('blue dot');
     const again = readLayout(writeLayout(read.layout));
     expect(again.ok && again.layout).toEqual(read.layout);
     expect(again.ok && again.migratedFrom).toBeNull();
@@ -113,7 +114,7 @@ describe('what a schema cannot say', () => {
   test('a variant may touch its own job alone', () => {
     const stray = (path: (string | number)[]) =>
       complaints((draft) => {
-        draft.jobs[demoJob].variants.stray = {
+        coachIn(draft, demoJob).variants.stray = {
           order: 1,
           name: 'Stray',
           patches: [{ op: 'replace', path, value: 1 }],
@@ -132,7 +133,7 @@ describe('what a schema cannot say', () => {
     ).toMatch(/drawer\.lamps\.bagged\.readings: .*fall/);
     expect(
       complaints((draft) => {
-        draft.jobs[demoJob].lamps['lamp-1'].part = 'own:gone';
+        coachIn(draft, demoJob).lamps['lamp-1'].part = 'own:gone';
       }),
     ).toMatch(/no lamp type “own:gone”/);
   });

@@ -1,3 +1,4 @@
+import { coachIn, coachesOf } from './jobs';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
@@ -18,7 +19,7 @@ import {
 } from './usual-interior';
 
 const body = (over: Partial<ReturnType<typeof demo>['jobs'][string]['dimensions']> = {}) => ({
-  ...demo().jobs[demoJob].dimensions,
+  ...coachIn(demo(), demoJob).dimensions,
   ...over,
 });
 const plans = Object.keys(interiorPlans) as InteriorPlan[];
@@ -103,8 +104,8 @@ describe('a layout of version 2', () => {
       'luggage-van': 23.6,
       'heritage-coach': 23.6,
     };
-    for (const [id, job] of Object.entries(read.layout.jobs)) {
-      expect(lampDrop(job.interior)).toBeCloseTo(drops[id], 9);
+    for (const job of coachesOf(read.layout)) {
+      expect(lampDrop(job.interior)).toBeCloseTo(drops[job.id], 9);
       expect(Object.keys(job.interior.rooms)).toHaveLength(1);
       expect(job.interior.ceilingMillimetres).toBeLessThan(job.dimensions.bodyHeightMillimetres);
       for (const lamp of Object.values(job.lamps)) expect(lamp.role).toBe('room');
@@ -128,7 +129,7 @@ describe('a layout of version 2', () => {
     };
     const opened = checkLayout(old);
     if (!opened.ok) throw new Error(JSON.stringify(opened.complaints));
-    const own = opened.layout.jobs['compartment-coach'];
+    const own = coachIn(opened.layout, 'compartment-coach');
     const [lamps, groups, drop] = own.variants.tried.patches;
     expect(lamps.value).toEqual(own.lamps);
     expect(groups.value).toEqual(own.groups);
@@ -158,7 +159,7 @@ describe('references of version 3', () => {
     );
   });
   test('a coach without rooms is refused', () => {
-    expect(broken((l) => (l.jobs[demoJob].interior.rooms = {}))).toMatch(
+    expect(broken((l) => (coachIn(l, demoJob).interior.rooms = {}))).toMatch(
       /interior\.rooms: a coach has at least/,
     );
   });

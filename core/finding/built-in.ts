@@ -5,6 +5,7 @@ import { benchOf } from '../study/bench';
 import { steadyStudy } from '../study/steady';
 import { extremesOf, remedy } from './remedy';
 import { rule, type Finding } from './finding';
+import { coachIn } from '../document/jobs';
 import type { BuiltInRecord } from '../document/coach-record';
 
 /** What is built in, in words. */
@@ -48,7 +49,7 @@ export const builtIn = rule({
       if (!second) return [];
       const without = change(
         layout,
-        (draft) => void (draft.jobs[jobId].groups[group.id].drive = 'none'),
+        (draft) => void (coachIn(draft, jobId).groups[group.id].drive = 'none'),
       ).layout;
       const bare = benchOf(without, jobId);
       const safe = extremesOf(bare, steadyStudy(bare)).every((e) =>
@@ -68,7 +69,7 @@ export const builtIn = rule({
             'What is built in is enough on this supply. A second one is right only to make them dimmer.',
           figures: { amps },
           remedies: remedy('Leave the second one out', bench, steady, (draft) => {
-            draft.jobs[jobId].groups[group.id].drive = 'none';
+            coachIn(draft, jobId).groups[group.id].drive = 'none';
             return true;
           }),
         },

@@ -5,6 +5,7 @@ import { usualSupply } from '../document/usual-supply';
 import { change, patched } from '../document/patch';
 import { layLamps } from '../study/schools';
 import { checkJob } from './check';
+import { coachIn } from '../document/jobs';
 import type { Draft } from 'immer';
 import type { Job, Layout } from '../document/layout';
 import type { Finding } from './finding';
@@ -13,8 +14,8 @@ import type { SupplyKindName } from '../supply';
 type Recipe = (job: Draft<Job>, draft: Draft<Layout>) => void;
 const layoutWith = (recipe: Recipe): Layout =>
   change(demo(), (draft) => {
-    draft.jobs[demoJob].conditioning.reservoir!.ratedVolts = 35;
-    recipe(draft.jobs[demoJob], draft);
+    coachIn(draft, demoJob).conditioning.reservoir!.ratedVolts = 35;
+    recipe(coachIn(draft, demoJob), draft);
   }).layout;
 const judged = (rule: string, recipe: Recipe): Finding | undefined =>
   checkJob(layoutWith(recipe), demoJob).find((f) => f.rule === rule);

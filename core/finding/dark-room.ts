@@ -3,6 +3,7 @@ import { freeId } from '../document/usual-supply';
 import { lampDrop } from '../document/room-kinds';
 import { lampType } from '../document/lamp-type';
 import { usualLamp } from '../document/usual-lamp';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { change } from '../document/patch';
@@ -36,7 +37,7 @@ export const darkRoom = rule({
       const tried = change(layout, add).layout;
       const after = steadyStudy(benchOf(tried, jobId));
       return (
-        darkRooms(coachLight(tried.jobs[jobId], after)).length === 0 && after.supplyAmps.greatest <= limit
+        darkRooms(coachLight(coachIn(tried, jobId), after)).length === 0 && after.supplyAmps.greatest <= limit
       );
     };
     const most = Math.max(...dark.map((r) => r.lux));
@@ -63,7 +64,7 @@ export const darkRoom = rule({
             : []),
           ...(rooms.length === dark.length && light.rooms.length > dark.length
             ? remedy(`Leave ${listed(names)} dark on purpose`, bench, steady, (draft) => {
-                for (const r of rooms) draft.jobs[jobId].interior.rooms[r.id].leftDark = true;
+                for (const r of rooms) coachIn(draft, jobId).interior.rooms[r.id].leftDark = true;
                 return true;
               })
             : []),
@@ -75,7 +76,7 @@ export const darkRoom = rule({
 
 /** Hangs a lamp in the middle of each dark room, and so many along the corridor that they reach one another. */
 function lampsFor(draft: Draft<Layout>, bench: Bench, dark: readonly RoomLight[]): void {
-  const job = draft.jobs[bench.jobId];
+  const job = coachIn(draft, bench.jobId);
   const lit = inOrder(bench.job.lamps).find((l) => l.role === 'room' && l.groupId !== null);
   if (!lit) return;
   const unit = lampType(bench.layout, lit.part).unitMillimetres ?? 0;

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { supplyKind } from '../supply';
 import { RIDDEN_SHARE } from '../study/ride';
@@ -34,7 +35,7 @@ export const deadRail = rule({
                 bench,
                 steady,
                 (draft) => {
-                  draft.jobs[jobId].conditioning.reservoir = {
+                  coachIn(draft, jobId).conditioning.reservoir = {
                     farads: fit.farads,
                     ratedVolts: fit.ratedVolts,
                   };

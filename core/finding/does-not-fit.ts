@@ -2,6 +2,7 @@ import { formatQuantity } from '../quantity/format';
 import { fitAnswers, lacking, type FitAnswer, type Notch } from '../study/fit';
 import { rule, type Remedy } from './finding';
 import { remedy } from './remedy';
+import { coachIn } from '../document/jobs';
 import type { Bench } from '../study/bench';
 import type { SteadyStudy } from '../study/steady';
 
@@ -58,19 +59,19 @@ function cures(bench: Bench, steady: SteadyStudy, a: FitAnswer): Remedy[] {
   const { jobId, job } = bench;
   if (a.id === 'board-width' || a.id === 'board-tabs') {
     return remedy(`Take a board ${mm(a.hasMillimetres)} wide`, bench, steady, (draft) => {
-      draft.jobs[jobId].fit.board!.widthMillimetres = a.hasMillimetres;
+      coachIn(draft, jobId).fit.board!.widthMillimetres = a.hasMillimetres;
       return true;
     });
   }
   if (a.id === 'board-length' && a.hasMillimetres >= 1) {
     return remedy(`Cut it to ${mm(a.hasMillimetres)}`, bench, steady, (draft) => {
-      draft.jobs[jobId].fit.board!.lengthMillimetres = a.hasMillimetres;
+      coachIn(draft, jobId).fit.board!.lengthMillimetres = a.hasMillimetres;
       return true;
     });
   }
   if (a.id === 'lamps-clear') {
     return remedy(`Count with light ${mm(a.needsMillimetres)} below the ceiling`, bench, steady, (draft) => {
-      draft.jobs[jobId].interior.lampsBelowCeilingMillimetres = job.fit.board!.thicknessMillimetres;
+      coachIn(draft, jobId).interior.lampsBelowCeilingMillimetres = job.fit.board!.thicknessMillimetres;
       return true;
     });
   }

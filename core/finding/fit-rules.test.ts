@@ -2,13 +2,14 @@ import { describe, expect, test } from 'vitest';
 import { boatTrain } from '../../tests/generated';
 import { change, patched } from '../document/patch';
 import { checkJob } from './check';
+import { coachIn } from '../document/jobs';
 import type { Draft } from 'immer';
 import type { Finding } from './finding';
 import type { Job, Layout } from '../document/layout';
 
 const id = 'compartment-coach';
 const laid = (recipe: (job: Draft<Job>) => void, jobId = id): Layout =>
-  change(boatTrain(), (draft) => recipe(draft.jobs[jobId])).layout;
+  change(boatTrain(), (draft) => recipe(coachIn(draft, jobId))).layout;
 const find = (layout: Layout, rule: string, jobId = id): Finding[] =>
   checkJob(layout, jobId, [], 'quick').filter((f) => f.rule === rule);
 const cures = (layout: Layout, rule: string, jobId = id): void => {

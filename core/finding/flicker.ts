@@ -10,6 +10,7 @@ import { supplyKind } from '../supply';
 import { rule, type Remedy } from './finding';
 import { lampNames, plural } from './names';
 import { CHARGE_SHARE, remedy } from './remedy';
+import { coachIn } from '../document/jobs';
 import type { FlickerComponent } from '../light/flicker';
 import type { Layout } from '../document/layout';
 import type { Bench } from '../study/bench';
@@ -95,7 +96,7 @@ function cures({ layout, jobId, job, supply }: Bench): Cure[] {
   const whole =
     job.conditioning.rectifier.endsWith('bridge') || job.conditioning.rectifier.endsWith('diodes');
   const bridge = (draft: Draft<Layout>): true => {
-    if (!whole) draft.jobs[jobId].conditioning.rectifier = 'silicon-bridge';
+    if (!whole) coachIn(draft, jobId).conditioning.rectifier = 'silicon-bridge';
     return true;
   };
   const list: Cure[] = whole ? [] : [{ label: 'Fit a silicon bridge', recipe: bridge }];
@@ -103,7 +104,7 @@ function cures({ layout, jobId, job, supply }: Bench): Cure[] {
     if (job.conditioning.reservoir && farads <= job.conditioning.reservoir.farads) continue;
     const fit = (draft: Draft<Layout>, ratedVolts: number): true => {
       bridge(draft);
-      const { conditioning } = draft.jobs[jobId];
+      const { conditioning } = coachIn(draft, jobId);
       conditioning.reservoir = {
         farads,
         ratedVolts: Math.max(ratedVolts, conditioning.reservoir?.ratedVolts ?? 0),

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { nextPreferred } from '../part/preferred';
 import { supplyKind } from '../supply';
@@ -51,7 +52,7 @@ export const inrush = rule({
     function cures(): Remedy[] {
       const label = `Fit a charge resistor of ${formatQuantity(ohms, 'ohm')}`;
       const offered = remedy(label, bench, steady, (draft) => {
-        const { conditioning } = draft.jobs[jobId];
+        const { conditioning } = coachIn(draft, jobId);
         if (conditioning.chargeResistor)
           conditioning.chargeResistor.ohms = Math.max(ohms, conditioning.chargeResistor.ohms);
         else conditioning.chargeResistor = { ohms, ratedWatts: 0.25 };

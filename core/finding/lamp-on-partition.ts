@@ -1,4 +1,5 @@
 import { formatQuantity } from '../quantity/format';
+import { coachIn } from '../document/jobs';
 import type { Job } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
@@ -34,7 +35,7 @@ export const lampOnPartition = rule({
         figures: { withinMillimetres: LAMP_HALF_MILLIMETRES },
         remedies: moved.every((m) => m.to !== null)
           ? remedy(plural(on.length, 'Move it aside', 'Move them aside'), bench, steady, (draft) => {
-              for (const m of moved) draft.jobs[jobId].lamps[m.id].placeMillimetres = m.to!;
+              for (const m of moved) coachIn(draft, jobId).lamps[m.id].placeMillimetres = m.to!;
               return true;
             })
           : [],

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { rule } from './finding';
 import { remedy } from './remedy';
 
@@ -22,7 +23,7 @@ export const leadsAtHinge = rule({
         terminals: [],
         figures: { apartMillimetres: lengthMillimetres },
         remedies: remedy(`Lead them out at the ${hinge} end`, bench, steady, (draft) => {
-          draft.jobs[jobId].fit.opening.leadsEnd = hinge;
+          coachIn(draft, jobId).fit.opening.leadsEnd = hinge;
           return true;
         }),
       },

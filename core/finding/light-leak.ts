@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { LEAK_LUX, leaks } from '../study/leaks';
 import { rule } from './finding';
@@ -28,7 +29,7 @@ export const lightLeak = rule({
         terminals: [],
         figures: { outsideLux: worst.outsideLux, seenLux: LEAK_LUX },
         remedies: remedy(`Black out the ${where}`, bench, steady, (draft) => {
-          const { blackedOut } = draft.jobs[jobId].fit;
+          const { blackedOut } = coachIn(draft, jobId).fit;
           if (roof) blackedOut.roof = true;
           if (ends) blackedOut.ends = true;
           return true;

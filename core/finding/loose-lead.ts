@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { looseTerminals } from '../assembly/assembly';
 import { inOrder } from '../document/in-order';
 import { patched } from '../document/patch';
@@ -52,7 +53,7 @@ export const looseLead = rule({
           remedies:
             lamp && group
               ? remedy(`Join ${part.label.toLowerCase()} to the others`, bench, steady, (draft) => {
-                  draft.jobs[jobId].lamps[lamp.lampId].groupId = group.id;
+                  coachIn(draft, jobId).lamps[lamp.lampId].groupId = group.id;
                   return true;
                 }).filter(bears)
               : [],

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { rule } from './finding';
 import { remedy } from './remedy';
 import { FIRST_SHOW_AMPS } from './too-low-to-light';
@@ -25,7 +26,7 @@ export const oneDirection = rule({
         terminals: [{ part: 'rails', terminal: 'right' }],
         figures: { mostAmps: most, leastAmps: least },
         remedies: remedy('Fit a silicon bridge', bench, steady, (draft) => {
-          draft.jobs[bench.jobId].conditioning.rectifier = 'silicon-bridge';
+          coachIn(draft, bench.jobId).conditioning.rectifier = 'silicon-bridge';
           return true;
         }),
       },

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { inOrder } from '../document/in-order';
 import { reaches, thingKinds } from '../document/thing-kinds';
 import { rule } from './finding';
@@ -29,7 +30,7 @@ export const outOfReach = rule({
           terminals: [],
           figures: { placeMillimetres: t.placeMillimetres },
           remedies: remedy('Make it reachable from the underside', bench, steady, (draft) => {
-            draft.jobs[jobId].fit.things[t.id].reach = 'underside';
+            coachIn(draft, jobId).fit.things[t.id].reach = 'underside';
             return true;
           }),
         };

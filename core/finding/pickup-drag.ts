@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { rule } from './finding';
 import { remedy } from './remedy';
 
@@ -27,7 +28,7 @@ export const pickupDrag = rule({
         terminals: [],
         figures: { wipers, freeWipers: FREE_WIPERS },
         remedies: remedy('Collect with collars on the axles', bench, steady, (draft) => {
-          draft.jobs[bench.jobId].pickups.kind = 'collars';
+          coachIn(draft, bench.jobId).pickups.kind = 'collars';
           return true;
         }),
       },

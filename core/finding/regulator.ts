@@ -3,6 +3,7 @@ import { supplyKind } from '../supply';
 import { rule } from './finding';
 import { fitProposal, remedy } from './remedy';
 import { change } from '../document/patch';
+import { coachIn } from '../document/jobs';
 import type { Remedy } from './finding';
 import type { Bench } from '../study/bench';
 import type { SteadyStudy } from '../study/steady';
@@ -15,7 +16,10 @@ function leaveOut(bench: Bench, steady: SteadyStudy): Remedy[] {
   const { jobId, layout } = bench;
   // The regulator kept the wrong sides off the lamps; without a rectifier it has to stay.
   if (bench.job.conditioning.rectifier === 'none' && supplyKind(bench.supply).changesSides) return [];
-  const without = change(layout, (draft) => void (draft.jobs[jobId].conditioning.regulator = null)).layout;
+  const without = change(
+    layout,
+    (draft) => void (coachIn(draft, jobId).conditioning.regulator = null),
+  ).layout;
   const groups = Object.keys(bench.job.groups).filter((id) =>
     Object.values(bench.job.lamps).some((l) => l.groupId === id),
   );
@@ -24,7 +28,7 @@ function leaveOut(bench: Bench, steady: SteadyStudy): Remedy[] {
     bench,
     steady,
     (draft) => {
-      draft.jobs[jobId].conditioning.regulator = null;
+      coachIn(draft, jobId).conditioning.regulator = null;
       return groups.map((g) => fitProposal(draft, jobId, g, without)).every(Boolean);
     },
   );

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import type { Draft } from 'immer';
 import { change } from '../document/patch';
 import { ratingFor } from '../part/electrolytic';
@@ -53,7 +54,7 @@ export function fitLabel(group: GroupRecord): string {
 export function fitProposal(draft: Draft<Layout>, jobId: string, groupId: string, layout: Layout): boolean {
   const proposal = proposeDrive(layout, jobId, groupId);
   if (!proposal) return false;
-  const group = draft.jobs[jobId].groups[groupId];
+  const group = coachIn(draft, jobId).groups[groupId];
   group.drive = proposal.drive;
   if (proposal.drive === 'limiter') group.limiterAmps = proposal.figure;
   else {
@@ -105,7 +106,7 @@ export function remedy(
       if (watts <= part.ratedWatts || (held.get(part.id) ?? 0) > part.ratedWatts) continue;
       const body = bodyFor(watts);
       if (!body) continue;
-      const { conditioning, groups } = draft.jobs[jobId];
+      const { conditioning, groups } = coachIn(draft, jobId);
       if (part.role === 'charge') conditioning.chargeResistor!.ratedWatts = body.watts;
       else groups[String(part.path[part.path.length - 1])].ratedWatts = body.watts;
     }
@@ -117,7 +118,7 @@ export function remedy(
 
 /** A reservoir that now sees more than it is rated for, and did not before, gets the rating for it. */
 function raiseRating(draft: Draft<Layout>, bench: Bench, at: Layout): void {
-  const { reservoir, rectifier, regulator } = at.jobs[bench.jobId].conditioning;
+  const { reservoir, rectifier, regulator } = coachIn(at, bench.jobId).conditioning;
   const was = bench.job.conditioning;
   if (!reservoir || (rectifier === was.rectifier && regulator === was.regulator)) return;
   const sees = (b: Bench): number => {
@@ -127,12 +128,12 @@ function raiseRating(draft: Draft<Layout>, bench: Bench, at: Layout): void {
   const now = sees(benchOf(at, bench.jobId));
   if (now <= reservoir.ratedVolts || sees(bench) > reservoir.ratedVolts) return;
   const better = ratingFor(now);
-  if (better !== null) draft.jobs[bench.jobId].conditioning.reservoir!.ratedVolts = better;
+  if (better !== null) coachIn(draft, bench.jobId).conditioning.reservoir!.ratedVolts = better;
 }
 
 /** A reservoir that is charged from now on gets the charge resistor that keeps its inrush within the supply's limit. */
 function chargeGently(draft: Draft<Layout>, bench: Bench, at: Layout): void {
-  const job = at.jobs[bench.jobId];
+  const job = coachIn(at, bench.jobId);
   const { reservoir, rectifier, chargeResistor } = job.conditioning;
   const was = bench.job.conditioning;
   if (!reservoir || (was.reservoir && rectifier === was.rectifier)) return;
@@ -143,7 +144,7 @@ function chargeGently(draft: Draft<Layout>, bench: Bench, at: Layout): void {
   if (supply.kind === 'cell' || volts / (kind.sourceOhms(supply) + (chargeResistor?.ohms ?? 0)) <= limit)
     return;
   const ohms = nextPreferred(volts / (CHARGE_SHARE * limit), 'E12');
-  draft.jobs[bench.jobId].conditioning.chargeResistor = { ratedWatts: 0.25, ...chargeResistor, ohms };
+  coachIn(draft, bench.jobId).conditioning.chargeResistor = { ratedWatts: 0.25, ...chargeResistor, ohms };
 }
 
 /** Share of its supply's limit that one coach's charging is kept to. */
@@ -151,7 +152,7 @@ export const CHARGE_SHARE = 0.5;
 
 /** Writes only what differs, so that a remedy says no more than it changes. */
 function assignJob(draft: Draft<Layout>, from: Layout, jobId: string): void {
-  copyDifferences(draft.jobs[jobId] as Record<string, unknown>, from.jobs[jobId]);
+  copyDifferences(coachIn(draft, jobId) as Record<string, unknown>, coachIn(from, jobId));
 }
 
 function copyDifferences(into: Record<string, unknown>, from: Record<string, unknown>): void {

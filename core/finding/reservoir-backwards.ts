@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { supplyKind } from '../supply';
 import { rule } from './finding';
@@ -33,7 +34,7 @@ export const reservoirBackwards = rule({
         figures: { volts, limitVolts: BEARABLE_VOLTS },
         remedies: bare
           ? remedy('Fit a silicon bridge', bench, steady, (draft) => {
-              draft.jobs[bench.jobId].conditioning.rectifier = 'silicon-bridge';
+              coachIn(draft, bench.jobId).conditioning.rectifier = 'silicon-bridge';
               return true;
             })
           : [],

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { RATING_MARGIN, ratingFor } from '../part/electrolytic';
 import { sourceName } from './names';
@@ -41,7 +42,7 @@ export const reservoirRating = rule({
                 bench,
                 steady,
                 (draft) => {
-                  draft.jobs[bench.jobId].conditioning.reservoir!.ratedVolts = better;
+                  coachIn(draft, bench.jobId).conditioning.reservoir!.ratedVolts = better;
                   return true;
                 },
               ),

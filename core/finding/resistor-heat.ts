@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { bodyFor, RESISTOR_MARGIN, wattsName } from '../part/resistor';
 import { rule, type Finding } from './finding';
@@ -46,7 +47,7 @@ export const resistorHeat = rule({
         figures: { watts, ratedWatts },
         remedies: body
           ? remedy(`Use a ${body.name} body`, bench, steady, (draft) => {
-              const job = draft.jobs[bench.jobId];
+              const job = coachIn(draft, bench.jobId);
               if (part.role === 'charge') job.conditioning.chargeResistor!.ratedWatts = body.watts;
               else job.groups[key].ratedWatts = body.watts;
               return true;

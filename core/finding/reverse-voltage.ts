@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { supplyKind } from '../supply';
 import { rule } from './finding';
@@ -38,7 +39,7 @@ export const reverseVoltage = rule({
         figures: { volts, limitVolts: limit },
         remedies: bare
           ? remedy('Fit a silicon bridge', bench, steady, (draft) => {
-              draft.jobs[bench.jobId].conditioning.rectifier = 'silicon-bridge';
+              coachIn(draft, bench.jobId).conditioning.rectifier = 'silicon-bridge';
               return true;
             })
           : [],

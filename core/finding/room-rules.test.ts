@@ -6,6 +6,7 @@ import { coachInterior } from '../study/coach-interior';
 import { hangLamps } from '../study/hang-lamps';
 import { equalPlacing } from '../study/place-lamps';
 import { checkJob } from './check';
+import { coachIn, coachesOf } from '../document/jobs';
 import type { Finding } from './finding';
 import type { Layout } from '../document/layout';
 
@@ -14,13 +15,13 @@ const find = (layout: Layout, rule: string): Finding | undefined =>
 const hung = (perRow: number[]): Layout => {
   const layout = boatTrain();
   return change(layout, (draft) => {
-    hangLamps(draft.jobs[demoJob], 'roof', equalPlacing(layout.jobs[demoJob], perRow));
+    hangLamps(coachIn(draft, demoJob), 'roof', equalPlacing(coachIn(layout, demoJob), perRow));
   }).layout;
 };
 
 test('the boat train has one fault, on purpose', () => {
   const layout = boatTrain();
-  const stops = Object.keys(layout.jobs).flatMap((id) =>
+  const stops = coachesOf(layout).flatMap(({ id }) =>
     checkJob(layout, id)
       .filter((f) => f.severity !== 'note')
       .map((f) => `${id} ${f.rule}`),
@@ -36,19 +37,19 @@ describe('dark rooms', () => {
     expect(found.figures.lux).toBeLessThan(0.1 * found.figures.litLux);
     const after = patched(layout, found.remedies[0].patches);
     expect(find(after, 'dark-room')).toBeUndefined();
-    const { corridor } = coachInterior(layout.jobs[demoJob]);
-    const added = Object.values(after.jobs[demoJob].lamps).filter((l) => l.acrossMillimetres > 0);
+    const { corridor } = coachInterior(coachIn(layout, demoJob));
+    const added = Object.values(coachIn(after, demoJob).lamps).filter((l) => l.acrossMillimetres > 0);
     expect(added.length).toBeGreaterThan(2);
     for (const l of added)
-      expect(l.acrossMillimetres + layout.jobs[demoJob].interior.widthMillimetres / 2).toBeGreaterThan(
+      expect(l.acrossMillimetres + coachIn(layout, demoJob).interior.widthMillimetres / 2).toBeGreaterThan(
         corridor!.nearest,
       );
   });
   test('a compartment without a lamp can be lit, or left dark on purpose', () => {
     const layout = change(boatTrain(), (draft) => {
-      const job = draft.jobs[demoJob];
+      const job = coachIn(draft, demoJob);
       job.interior = usualInterior('divided', job.dimensions, 'H0');
-      const plain = boatTrain().jobs[demoJob];
+      const plain = coachIn(boatTrain(), demoJob);
       hangLamps(
         job,
         'roof',
@@ -69,9 +70,9 @@ describe('patchy light', () => {
   test('two lamps for seven windows of an open coach are told apart, seven are not', () => {
     const open = (count: number): Layout =>
       change(boatTrain(), (draft) => {
-        const job = draft.jobs[demoJob];
+        const job = coachIn(draft, demoJob);
         job.interior = { ...usualInterior('bare', job.dimensions, 'H0') };
-        const plain = boatTrain().jobs[demoJob];
+        const plain = coachIn(boatTrain(), demoJob);
         hangLamps(
           job,
           'roof',
@@ -89,9 +90,9 @@ describe('a lamp on a partition', () => {
   test('1.4 mm from it is one, 1.6 mm is not; moved aside it is none', () => {
     const at = (by: number): Layout => {
       const layout = boatTrain();
-      const wall = coachInterior(layout.jobs[demoJob]).rooms[3].to;
+      const wall = coachInterior(coachIn(layout, demoJob)).rooms[3].to;
       return change(layout, (draft) => {
-        const near = Object.values(draft.jobs[demoJob].lamps).filter((l) => l.acrossMillimetres < 0);
+        const near = Object.values(coachIn(draft, demoJob).lamps).filter((l) => l.acrossMillimetres < 0);
         near[0].placeMillimetres = wall + by;
       }).layout;
     };

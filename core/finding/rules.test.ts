@@ -4,6 +4,7 @@ import { usualSupply } from '../document/usual-supply';
 import { change, patched } from '../document/patch';
 import { assembleCoach } from '../assembly/coach';
 import { checkJob } from './check';
+import { coachIn } from '../document/jobs';
 import type { Draft } from 'immer';
 import type { Fault } from '../assembly/fault';
 import type { Layout } from '../document/layout';
@@ -12,11 +13,11 @@ import type { Finding } from './finding';
 /** The demo without its fault, changed. */
 function layoutWith(recipe: (draft: Draft<Layout>) => void): Layout {
   return change(demo(), (draft) => {
-    draft.jobs[demoJob].conditioning.reservoir!.ratedVolts = 35;
+    coachIn(draft, demoJob).conditioning.reservoir!.ratedVolts = 35;
     recipe(draft);
   }).layout;
 }
-const job = (draft: Draft<Layout>) => draft.jobs[demoJob];
+const job = (draft: Draft<Layout>) => coachIn(draft, demoJob);
 const found = (layout: Layout, rule: string, faults: readonly Fault[] = []): Finding | undefined =>
   checkJob(layout, demoJob, faults).find((f) => f.rule === rule);
 const judged = (rule: string, recipe: (draft: Draft<Layout>) => void, faults: readonly Fault[] = []) =>

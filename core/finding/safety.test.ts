@@ -7,6 +7,7 @@ import { withFault } from '../assembly/fault';
 import { benchOf } from '../study/bench';
 import { layLamps } from '../study/schools';
 import { checkBench, checkJob, gravestFirst } from './check';
+import { coachIn } from '../document/jobs';
 import type { Finding } from './finding';
 import type { Layout } from '../document/layout';
 
@@ -50,7 +51,7 @@ describe('faults on the bench are judged like any job', () => {
   const on = (kind: 'layout-bus' | 'cell', recipe: Parameters<typeof change>[1] = () => undefined): Layout =>
     change(demo(), (draft) => {
       draft.supplies.track = usualSupply(kind, 'H0', 1) as Layout['supplies'][string];
-      Object.assign(draft.jobs[demoJob].conditioning, { rectifier: 'none', chargeResistor: null });
+      Object.assign(coachIn(draft, demoJob).conditioning, { rectifier: 'none', chargeResistor: null });
       recipe(draft);
     }).layout;
   test('a bus plugged in the wrong way round drives a reservoir backwards', () => {
@@ -62,7 +63,7 @@ describe('faults on the bench are judged like any job', () => {
   });
   test('a limiter put in backwards blocks, and its lamps are said to stay dark', () => {
     const layout = on('layout-bus', (draft) => {
-      const job = draft.jobs[demoJob];
+      const job = coachIn(draft, demoJob);
       job.conditioning.reservoir = null;
       layLamps(job, 'strip-warm', 2);
       Object.assign(job.groups.roof, { drive: 'limiter', limiterAmps: 0.01 });
@@ -76,9 +77,9 @@ describe('faults on the bench are judged like any job', () => {
   });
   test('where a supply cannot light what hangs on it, the reason has its volts', () => {
     const layout = on('cell', (draft) => {
-      draft.jobs[demoJob].conditioning.reservoir = null;
-      layLamps(draft.jobs[demoJob], 'strip-warm', 3);
-      draft.jobs[demoJob].groups.roof.drive = 'resistor-shared';
+      coachIn(draft, demoJob).conditioning.reservoir = null;
+      layLamps(coachIn(draft, demoJob), 'strip-warm', 3);
+      coachIn(draft, demoJob).groups.roof.drive = 'resistor-shared';
     });
     const f = checkJob(layout, demoJob).find((x) => x.rule === 'too-low-to-light')!;
     expect(f.reason).toMatch(/Cell gives 3\.1 V at most; .* take \d\.\d+ V/);

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { coachInterior } from '../study/coach-interior';
 import { floorAboveRail, showingThrough, type Showing } from '../study/showing';
@@ -41,7 +42,7 @@ export const showsThrough = rule({
           ? [
               ...(toilet
                 ? remedy('Put it in the toilet', bench, steady, (draft) => {
-                    Object.assign(draft.jobs[jobId].fit.things[s.id], {
+                    Object.assign(coachIn(draft, jobId).fit.things[s.id], {
                       placeMillimetres: Math.round((toilet.from + toilet.to) * 5) / 10,
                       acrossMillimetres:
                         Math.round((toilet.nearest + toilet.farthest - job.interior.widthMillimetres) * 5) /
@@ -52,7 +53,7 @@ export const showsThrough = rule({
                 : []),
               ...(floorAboveRail(job.dimensions) > thing.heightMillimetres
                 ? remedy('Hang it below the floor', bench, steady, (draft) => {
-                    draft.jobs[jobId].fit.things[s.id].bottomMillimetres = -thing.heightMillimetres;
+                    coachIn(draft, jobId).fit.things[s.id].bottomMillimetres = -thing.heightMillimetres;
                     return true;
                   })
                 : []),

@@ -9,6 +9,7 @@ import { steadyStudy } from '../study/steady';
 import { rule } from './finding';
 import { remedy } from './remedy';
 import { FIRST_SHOW_AMPS } from './too-low-to-light';
+import { coachIn } from '../document/jobs';
 import type { Bench } from '../study/bench';
 
 const FARADS = 1000e-6;
@@ -44,7 +45,7 @@ export const stationStop = rule({
     const steadier = inOrder(layout.supplies).find((s) => s.kind !== 'dc-track');
     const whole = (name: string): boolean => name.endsWith('bridge') || name.endsWith('diodes');
     const fitted = change(layout, (draft) => {
-      const { conditioning } = draft.jobs[jobId];
+      const { conditioning } = coachIn(draft, jobId);
       if (!whole(conditioning.rectifier)) conditioning.rectifier = 'silicon-bridge';
       conditioning.reservoir = { farads: FARADS, ratedVolts: 100 };
       conditioning.chargeResistor ??= { ohms: CHARGE_OHMS, ratedWatts: 0.25 };
@@ -70,8 +71,8 @@ export const stationStop = rule({
                 bench,
                 steady,
                 (draft) => {
-                  const from = fitted.jobs[jobId].conditioning;
-                  Object.assign(draft.jobs[jobId].conditioning, {
+                  const from = coachIn(fitted, jobId).conditioning;
+                  Object.assign(coachIn(draft, jobId).conditioning, {
                     rectifier: from.rectifier,
                     chargeResistor: from.chargeResistor,
                     reservoir: { farads: FARADS, ratedVolts: rating },
@@ -81,7 +82,7 @@ export const stationStop = rule({
               )),
           ...(steadier
             ? remedy(`Feed it from ${steadier.name}`, bench, steady, (draft) => {
-                draft.jobs[jobId].supplyId = steadier.id;
+                coachIn(draft, jobId).supplyId = steadier.id;
                 return true;
               })
             : []),

@@ -6,6 +6,7 @@ import { refusedCombination } from '../study/combination';
 import { rule } from './finding';
 import { lampNames, plural } from './names';
 import { fitProposal, remedy } from './remedy';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 import type { Draft } from 'immer';
 
@@ -33,7 +34,7 @@ export const tooLowToLight = rule({
     const refit = (draft: Draft<Layout>, from: Layout): boolean =>
       groups.map((g) => fitProposal(draft, jobId, g, from)).some(Boolean);
     const lessInTheWay = (draft: Draft<Layout>): void => {
-      const { chargeResistor } = draft.jobs[jobId].conditioning;
+      const { chargeResistor } = coachIn(draft, jobId).conditioning;
       if (chargeResistor && chargeResistor.ohms > USUAL_CHARGE_OHMS) chargeResistor.ohms = USUAL_CHARGE_OHMS;
     };
     // A cure that leaves another lamp dark in its place is none.
@@ -57,7 +58,7 @@ export const tooLowToLight = rule({
           const strung = groups.filter((g) => bench.job.groups[g].inSeries > 1);
           if (strung.length === 0) return false;
           const single = (d: Draft<Layout>): void =>
-            strung.forEach((g) => void (d.jobs[jobId].groups[g].inSeries = 1));
+            strung.forEach((g) => void (coachIn(d, jobId).groups[g].inSeries = 1));
           const freed = change(layout, single).layout;
           single(draft);
           return refit(draft, freed);

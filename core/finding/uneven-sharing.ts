@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { inOrder } from '../document/in-order';
 import { THERMAL_VOLTS } from '../part/junction-model';
 import { rule } from './finding';
@@ -38,10 +39,10 @@ export const unevenSharing = rule({
           terminals: bare.map((l) => ({ part: l.part, terminal: 'anode' })),
           figures: { lamps: bare.length, ratio },
           remedies: remedy('Fit a resistor to each lamp', bench, steady, (draft) => {
-            draft.jobs[jobId].groups[group.id].drive = 'resistor-each';
+            coachIn(draft, jobId).groups[group.id].drive = 'resistor-each';
             const each = change(
               layout,
-              (d) => void (d.jobs[jobId].groups[group.id].drive = 'resistor-each'),
+              (d) => void (coachIn(d, jobId).groups[group.id].drive = 'resistor-each'),
             ).layout;
             return fitProposal(draft, jobId, group.id, each);
           }),

@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import { netsOf, terminalKey } from '../assembly/assembly';
 import { legends, wireRoleNames, type WireRole } from '../document/wire-legend';
 import { rule } from './finding';
@@ -39,7 +40,7 @@ export const wireColours = rule({
         terminals: [],
         figures: { colours: clashes.size },
         remedies: remedy('Use the decoder’s colours', bench, steady, (draft) => {
-          Object.assign(draft.jobs[jobId].legend, legends.decoder);
+          Object.assign(coachIn(draft, jobId).legend, legends.decoder);
           return true;
         }),
       },

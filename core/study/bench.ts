@@ -2,6 +2,7 @@ import { assembleCoach } from '../assembly/coach';
 import { withFault, type Fault } from '../assembly/fault';
 import { lower, type Lowered } from '../assembly/lower';
 import { usualControls, type Controls, type Supply } from '../supply';
+import { coachIn } from '../document/jobs';
 import type { Assembly } from '../assembly/assembly';
 import type { Job, Layout } from '../document/layout';
 
@@ -34,7 +35,7 @@ export function benchOf(
   controls?: Controls,
 ): Bench {
   const assembly = faults.reduce(withFault, assembleCoach(layout, jobId));
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const supply = layout.supplies[job.supplyId];
   const held = controls ?? madeFor(supply);
   const lowered = lower(assembly, supply, { controls: held });

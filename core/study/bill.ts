@@ -14,6 +14,8 @@ const PRICES = {
   limiter: 0.6,
   regulator: 0.9,
   switch: 0.5,
+  bulb: 0.8,
+  decoder: 25,
 } as const;
 
 /** Price of one part: what the drawer says of its like, else a typical one. */
@@ -43,6 +45,12 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
       return PRICES.regulator;
     case 'lamp':
       return part.led.price;
+    case 'bulb':
+      return PRICES.bulb;
+    case 'decoder':
+      return PRICES.decoder;
+    case 'tester':
+      return 0;
   }
 }
 

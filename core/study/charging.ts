@@ -4,6 +4,7 @@ import { inrushStudy } from './inrush';
 import { powerCutStudy } from './power-cut';
 import { steadyStudy } from './steady';
 import { coachLight } from './coach-light';
+import { coachIn } from '../document/jobs';
 import type { ConditioningRecord } from '../document/coach-record';
 import type { Layout } from '../document/layout';
 
@@ -27,7 +28,7 @@ const USUAL_CHARGE_OHMS = 100;
  * @returns an empty list without a reservoir
  */
 export function chargingWays(layout: Layout, jobId: string): ChargingWay[] {
-  const { conditioning } = layout.jobs[jobId];
+  const { conditioning } = coachIn(layout, jobId);
   if (!conditioning.reservoir) return [];
   const resistor = conditioning.chargeResistor ?? { ohms: USUAL_CHARGE_OHMS, ratedWatts: 0.25 };
   const now = !conditioning.chargeResistor ? 'none' : conditioning.chargeDiode ? 'with-diode' : 'in-line';
@@ -40,7 +41,9 @@ export function chargingWays(layout: Layout, jobId: string): ChargingWay[] {
     ['with-diode', { chargeResistor: resistor, chargeDiode: true }],
   ];
   return ways.map(([id, arrangement]) => {
-    const laid = change(layout, (draft) => Object.assign(draft.jobs[jobId].conditioning, arrangement)).layout;
+    const laid = change(layout, (draft) =>
+      Object.assign(coachIn(draft, jobId).conditioning, arrangement),
+    ).layout;
     const bench = benchOf(laid, jobId);
     const steady = steadyStudy(bench);
     const inrush = inrushStudy(bench);

@@ -15,11 +15,12 @@ import { layLamps } from './schools';
 import { cellShortcut, holdShortcut, stripLeftShortcut, stripShortcut } from './shortcut';
 import { coachLight } from './coach-light';
 import { steadyStudy } from './steady';
+import { coachIn } from '../document/jobs';
 import type { Draft } from 'immer';
 import type { Job, Layout } from '../document/layout';
 
 const layoutWith = (recipe: (job: Draft<Job>, draft: Draft<Layout>) => void): Layout =>
-  change(demo(), (draft) => recipe(draft.jobs[demoJob], draft)).layout;
+  change(demo(), (draft) => recipe(coachIn(draft, demoJob), draft)).layout;
 
 /** Three units of strip, 60 mA at 12 V, straight on a 12 V bus behind a resistor. */
 const stripOn12 = (ohms: number): Layout =>
@@ -61,7 +62,7 @@ describe('the strip that was wanted at 9.5 V (common practice, no source)', () =
   });
   test('"I liked it at 9.5 V" asks for the light it then has', () => {
     const lux = likedLux(stripOn12(47), demoJob, 'roof', 9.5, 0);
-    const wanted = change(stripOn12(47), (draft) => void (draft.jobs[demoJob].wantedLux = lux)).layout;
+    const wanted = change(stripOn12(47), (draft) => void (coachIn(draft, demoJob).wantedLux = lux)).layout;
     const proposal = proposeDrive(wanted, demoJob, 'roof')!;
     expect(proposal.exact).toBeGreaterThan(2 * 41.7);
     expect(proposal.exact).toBeLessThan(4 * 41.7);
@@ -225,7 +226,10 @@ describe('a proposal', () => {
     });
     const p = proposeDrive(layout, demoJob, 'roof')!;
     expect(p.limitedBy).toBe('lamp');
-    const fitted = change(layout, (draft) => void (draft.jobs[demoJob].groups.roof.ohms = p.figure)).layout;
+    const fitted = change(
+      layout,
+      (draft) => void (coachIn(draft, demoJob).groups.roof.ohms = p.figure),
+    ).layout;
     const full = steadyStudy(benchOf(fitted, demoJob, [], { throttle: 1, direction: 'forward' }));
     for (const l of full.lamps) expect(l.amps.greatest).toBeLessThanOrEqual(0.015 * 1.001);
   });
@@ -239,7 +243,10 @@ describe('sums by hand for the job as it stands', () => {
     const drop = steady.reservoirVolts!.mean - Math.max(...steady.lamps.map((l) => l.volts.mean));
     expect(sum.figure).toBeCloseTo((470e-6 * drop) / steady.supplyAmps.mean, 9);
     expect(sum.sum).toMatch(/^470 µF × \(12\.2 V − 2\.68 V\) \/ 14\.2 mA/);
-    const bare = change(demo(), (draft) => void (draft.jobs[demoJob].conditioning.reservoir = null)).layout;
+    const bare = change(
+      demo(),
+      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir = null),
+    ).layout;
     expect(holdByHand(benchOf(bare, demoJob), steadyStudy(benchOf(bare, demoJob)))).toBeNull();
   });
   test('inrush: highest volts over everything in the way', () => {
@@ -252,7 +259,7 @@ describe('sums by hand for the job as it stands', () => {
     expect(cellLifeByHand(bench, steady)).toBeNull();
   });
   test('what the pickups bridge and what they leave add to the whole', () => {
-    const { pickups } = demo().jobs[demoJob];
+    const { pickups } = coachIn(demo(), demoJob);
     for (const dead of [0, 60, 166, 172, 900]) {
       expect(bridgedLength(dead, pickups) + deadLength(dead, pickups)).toBeCloseTo(dead, 9);
       expect(bridgedLength(dead, pickups)).toBeLessThanOrEqual(pickups.baseMillimetres);

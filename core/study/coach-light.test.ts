@@ -11,13 +11,14 @@ import { coachLight, untintedLux } from './coach-light';
 import { spreadPlaces } from './places';
 import { layLamps } from './schools';
 import { steadyStudy } from './steady';
+import { coachIn } from '../document/jobs';
 import type { Draft } from 'immer';
 import type { Job, Layout } from '../document/layout';
 
 /** The demo's compartment coach with one bare room that throws nothing back, seven lamps on the centre line. */
 const solved = (recipe: (job: Draft<Job>) => void) => {
   const layout: Layout = change(demo(), (draft) => {
-    const job = draft.jobs[demoJob];
+    const job = coachIn(draft, demoJob);
     job.interior = { ...usualInterior('bare', job.dimensions, 'H0'), reflectance: 0 };
     layLamps(job, 'white-warm', 7);
     recipe(job);

@@ -4,6 +4,7 @@ import { THERMAL_VOLTS } from '../part/junction-model';
 import { supplyKind } from '../supply';
 import { LIMITER_KNEE_VOLTS } from '../assembly/elements';
 import { formatQuantity } from '../quantity/format';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 
 /** Current at which a lamp is called lit here, in amperes. */
@@ -19,7 +20,7 @@ const SCHOTTKY_VOLTS = 0.15;
  * @returns the reason with its figures, or null where the combination makes sense
  */
 export function refusedCombination(layout: Layout, jobId: string): string | null {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const supply = layout.supplies[job.supplyId];
   const { rectifier, regulator } = job.conditioning;
   const has = supplyKind(supply).highestVolts(supply);

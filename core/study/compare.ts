@@ -1,6 +1,7 @@
 import { nearestWord } from '../light/wanted';
 import { checkLayout } from '../document/file';
 import { patched, type Patch } from '../document/patch';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { benchOf } from './bench';
@@ -35,7 +36,7 @@ export interface FailedWay {
 
 /** The job as it stands and each of its variants, side by side. */
 export function compareStudy(layout: Layout, jobId: string): (ComparedWay | FailedWay)[] {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const ways = [
     { variantId: null, name: 'As it stands', patches: [] as readonly Patch[] },
     ...inOrder(job.variants).map((v) => ({

@@ -7,13 +7,14 @@ import { darkRooms } from './dark-rooms';
 import { hangLamps } from './hang-lamps';
 import { equalPlacing } from './place-lamps';
 import { solvedJob } from './solved-job';
+import { coachIn } from '../document/jobs';
 import type { Draft } from 'immer';
 import type { Job, Layout } from '../document/layout';
 
 const coach = (recipe: (job: Draft<Job>) => void, perRow: number[]): Layout => {
-  const inside = change(boatTrain(), (draft) => recipe(draft.jobs[demoJob])).layout;
+  const inside = change(boatTrain(), (draft) => recipe(coachIn(draft, demoJob))).layout;
   return change(inside, (draft) =>
-    hangLamps(draft.jobs[demoJob], 'roof', equalPlacing(inside.jobs[demoJob], perRow)),
+    hangLamps(coachIn(draft, demoJob), 'roof', equalPlacing(coachIn(inside, demoJob), perRow)),
   ).layout;
 };
 const dark = (layout: Layout): string[] => {
@@ -31,8 +32,8 @@ describe('the least irreversible cutting', () => {
     const { least } = cuttingStudy(layout, demoJob);
     expect(least.way).toBe('two rows');
     expect(dark(patched(layout, least.patches))).toEqual([]);
-    const after = patched(layout, least.patches).jobs[demoJob];
-    expect(after.interior).toBe(layout.jobs[demoJob].interior);
+    const after = coachIn(patched(layout, least.patches), demoJob);
+    expect(after.interior).toBe(coachIn(layout, demoJob).interior);
   });
   test('six lamps that stay, walls half a millimetre below the ceiling: the shallowest cut that lights every room', () => {
     const layout = coach(
@@ -80,8 +81,8 @@ describe('what half a millimetre buys', () => {
   test('goes in steps of half a millimetre, each as patches that make it so', () => {
     expect(of('corridor').map((o) => o.millimetres)).toEqual([0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4]);
     const second = of('corridor')[1];
-    expect(patched(layout, second.patches).jobs[demoJob].interior.corridor!.wallMillimetres).toBeCloseTo(
-      layout.jobs[demoJob].interior.corridor!.wallMillimetres - 2 * CUT_STEP,
+    expect(coachIn(patched(layout, second.patches), demoJob).interior.corridor!.wallMillimetres).toBeCloseTo(
+      coachIn(layout, demoJob).interior.corridor!.wallMillimetres - 2 * CUT_STEP,
       6,
     );
   });

@@ -1,4 +1,5 @@
 import { change } from '../document/patch';
+import { coachIn } from '../document/jobs';
 import type { Job, Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
@@ -71,7 +72,7 @@ export function cuttingStudy(
   lampsStay = false,
   onProgress?: (share: number) => boolean | undefined,
 ): CuttingStudy {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const kinds = (Object.keys(cuttables) as Cuttable[]).filter((k) => piecesOf(job, k) > 0);
   const before = lightOf(layout, jobId);
   const shownBefore = showing(job);
@@ -83,7 +84,7 @@ export function cuttingStudy(
   for (const what of kinds) {
     for (let k = 1; k <= STEPS && !stopped; k++) {
       const millimetres = k * CUT_STEP;
-      const cut = change(layout, (draft) => takeOff(draft.jobs[jobId], what, millimetres));
+      const cut = change(layout, (draft) => takeOff(coachIn(draft, jobId), what, millimetres));
       stopped = tell();
       if (cut.patches.length === 0) continue;
       const after = lightOf(cut.layout, jobId);
@@ -91,7 +92,7 @@ export function cuttingStudy(
         what,
         millimetres,
         gains: gainsOf(before, after),
-        becomesVisible: showing(cut.layout.jobs[jobId]).filter((s) => !shownBefore.includes(s)),
+        becomesVisible: showing(coachIn(cut.layout, jobId)).filter((s) => !shownBefore.includes(s)),
         minutes: cuttables[what].minutesEach * k * piecesOf(job, what),
         undone: cuttables[what].undone,
         stillDark: darkRooms(after).map((r) => r.name),
@@ -192,7 +193,7 @@ function leastCutting(
   if (dark.length === 0) {
     return { way: 'as it is', says: 'Every room is lit. Nothing needs to be cut.', patches: [] };
   }
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const groupId = inOrder(job.groups).find((g) => rowsOfLamps(job, g.id).length > 0)?.id;
   if (groupId && !lampsStay) {
     const [count] = rowsOfLamps(job, groupId).map((r) => r.length);
@@ -205,7 +206,7 @@ function leastCutting(
     ] as const) {
       const { places } = placeLamps(job, { ...wish, perRow });
       tell();
-      const hung = change(layout, (draft) => hangLamps(draft.jobs[jobId], groupId, places));
+      const hung = change(layout, (draft) => hangLamps(coachIn(draft, jobId), groupId, places));
       if (darkRooms(lightOf(hung.layout, jobId)).length > 0) continue;
       const says =
         way === 'two rows'

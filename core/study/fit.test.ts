@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { boatTrain } from '../../tests/generated';
+import { coachIn } from '../document/jobs';
 import type { FitRecord, ThingRecord } from '../document/fit-record';
 import { usualFit } from '../document/usual-fit';
 import { usualInterior } from '../document/usual-interior';
@@ -9,7 +10,7 @@ import { floorAboveRail, showingThrough, sightLine } from './showing';
 import type { Job } from '../document/layout';
 
 const coach = (plan: 'open' | 'compartment' | 'bare', fit: Partial<FitRecord>): Job => {
-  const job = structuredClone(boatTrain().jobs['open-saloon']);
+  const job = structuredClone(coachIn(boatTrain(), 'open-saloon'));
   job.interior = usualInterior(plan, job.dimensions, 'H0');
   job.fit = structuredClone({ ...usualFit(), ...fit });
   return job;

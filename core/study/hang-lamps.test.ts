@@ -10,6 +10,7 @@ import { addTailLamps, addVestibuleLamps, hangLamps, removeGroup, rowsOfLamps } 
 import { equalPlacing } from './place-lamps';
 import { proposeDrive } from './proposal';
 import { steadyStudy } from './steady';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 
 const solved = (layout: Layout, jobId = demoJob) => steadyStudy(benchOf(layout, jobId));
@@ -17,10 +18,13 @@ const solved = (layout: Layout, jobId = demoJob) => steadyStudy(benchOf(layout, 
 describe('hanging lamps', () => {
   test('so many as there are places, of the type there was, each row from the left', () => {
     const layout = boatTrain();
-    const job = layout.jobs[demoJob];
+    const job = coachIn(layout, demoJob);
     const hung = (perRow: number[]) =>
-      change(layout, (draft) => hangLamps(draft.jobs[demoJob], 'roof', equalPlacing(job, perRow))).layout
-        .jobs[demoJob];
+      coachIn(
+        change(layout, (draft) => hangLamps(coachIn(draft, demoJob), 'roof', equalPlacing(job, perRow)))
+          .layout,
+        demoJob,
+      );
     for (const perRow of [[3], [9, 4], [7, 5]]) {
       const rows = rowsOfLamps(hung(perRow), 'roof');
       expect(rows.map((r) => r.length)).toEqual(perRow);
@@ -37,11 +41,13 @@ describe('hanging lamps', () => {
 describe('lamps of their own', () => {
   test('one in each vestibule, with a resistor of its own, about as bright as the others', () => {
     const layout = addVestibuleLamps(boatTrain(), demoJob).layout;
-    const own = Object.entries(layout.jobs[demoJob].lamps).filter(([, l]) => l.groupId === 'vestibules');
+    const own = Object.entries(coachIn(layout, demoJob).lamps).filter(([, l]) => l.groupId === 'vestibules');
     expect(own).toHaveLength(2);
     const { lamps } = solved(layout);
     const amps = (groupId: string): number[] =>
-      lamps.filter((l) => layout.jobs[demoJob].lamps[l.lampId].groupId === groupId).map((l) => l.amps.mean);
+      lamps
+        .filter((l) => coachIn(layout, demoJob).lamps[l.lampId].groupId === groupId)
+        .map((l) => l.amps.mean);
     const roof = amps('roof');
     for (const a of amps('vestibules')) {
       expect(a / roof[0]).toBeGreaterThan(0.75);
@@ -56,28 +62,31 @@ describe('lamps of their own', () => {
   test('tail lamps: red, in series, some 5 mA, dark with their switch off, and the rooms as they were', () => {
     const before = solved(boatTrain());
     const layout = addTailLamps(boatTrain(), demoJob, 'left').layout;
-    const group = layout.jobs[demoJob].groups['tail-lamps'];
+    const group = coachIn(layout, demoJob).groups['tail-lamps'];
     expect(group).toMatchObject({ inSeries: 2, switch: { on: true } });
     const tails = (l: Layout) =>
-      solved(l).lamps.filter((r) => l.jobs[demoJob].lamps[r.lampId].role === 'tail');
+      solved(l).lamps.filter((r) => coachIn(l, demoJob).lamps[r.lampId].role === 'tail');
     for (const t of tails(layout)) {
       expect(t.amps.mean).toBeGreaterThan(0.003);
       expect(t.amps.mean).toBeLessThan(0.007);
     }
-    const off = change(layout, (d) => void (d.jobs[demoJob].groups['tail-lamps'].switch!.on = false)).layout;
+    const off = change(
+      layout,
+      (d) => void (coachIn(d, demoJob).groups['tail-lamps'].switch!.on = false),
+    ).layout;
     for (const t of tails(off)) expect(t.amps.mean).toBeLessThan(1e-6);
     // A lamp that is switched off is no fault.
     expect(checkJob(off, demoJob).map((f) => f.rule)).not.toContain('too-low-to-light');
-    expect(coachLight(off.jobs[demoJob], solved(off)).meanLux).toBeCloseTo(
-      coachLight(boatTrain().jobs[demoJob], before).meanLux,
+    expect(coachLight(coachIn(off, demoJob), solved(off)).meanLux).toBeCloseTo(
+      coachLight(coachIn(boatTrain(), demoJob), before).meanLux,
       2,
     );
     // Its resistor is proposed as if it were on.
     expect(proposeDrive(off, demoJob, 'tail-lamps')).toMatchObject({ by: 'current', figure: group.ohms });
   });
   test('a group is taken away with its lamps', () => {
-    const layout = change(boatTrain(), (d) => removeGroup(d.jobs['luggage-van'], 'tail-lamps')).layout;
-    expect(Object.values(layout.jobs['luggage-van'].lamps).every((l) => l.role === 'room')).toBe(true);
+    const layout = change(boatTrain(), (d) => removeGroup(coachIn(d, 'luggage-van'), 'tail-lamps')).layout;
+    expect(Object.values(coachIn(layout, 'luggage-van').lamps).every((l) => l.role === 'room')).toBe(true);
     expect(checkLayout(layout).ok).toBe(true);
   });
 });

@@ -1,4 +1,5 @@
 import { freeId } from '../document/usual-supply';
+import { coachIn } from '../document/jobs';
 import type { Job, Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { change, type Change } from '../document/patch';
@@ -51,7 +52,7 @@ function sized(layout: Layout, jobId: string, groupId: string): Layout {
   const proposal = proposeDrive(layout, jobId, groupId);
   if (!proposal) return layout;
   return change(layout, (draft) => {
-    const group = draft.jobs[jobId].groups[groupId];
+    const group = coachIn(draft, jobId).groups[groupId];
     group.drive = proposal.drive;
     group.ohms = proposal.figure;
     group.ratedWatts = Math.max(group.ratedWatts, proposal.ratedWatts);
@@ -64,15 +65,15 @@ function added(
   name: string,
   add: (job: Draft<Job>, groupId: string) => void,
 ): Change {
-  const groupId = freeId(layout.jobs[jobId].groups, name.toLowerCase().replace(/\W+/g, '-'));
+  const groupId = freeId(coachIn(layout, jobId).groups, name.toLowerCase().replace(/\W+/g, '-'));
   const laid = change(layout, (draft) => {
-    const job = draft.jobs[jobId];
+    const job = coachIn(draft, jobId);
     const order = 1 + Math.max(0, ...Object.values(job.groups).map((g) => g.order));
     job.groups[groupId] = usualGroup(order, name);
     add(job, groupId);
   }).layout;
   const fitted = sized(laid, jobId, groupId);
-  return change(layout, (draft) => void (draft.jobs[jobId] = fitted.jobs[jobId] as Draft<Job>));
+  return change(layout, (draft) => void (draft.jobs[jobId] = coachIn(fitted, jobId) as Draft<Job>));
 }
 
 /**
@@ -81,7 +82,7 @@ function added(
  */
 export function addVestibuleLamps(layout: Layout, jobId: string): Change {
   return added(layout, jobId, 'Vestibules', (job, groupId) => {
-    const { rooms } = coachInterior(layout.jobs[jobId]);
+    const { rooms } = coachInterior(coachIn(layout, jobId));
     const part = Object.values(job.lamps).find((l) => l.role === 'room')?.part ?? 'white-warm';
     for (const room of rooms.filter((r) => r.kind === 'vestibule')) {
       job.lamps[freeId(job.lamps, 'vestibule')] = usualLamp({

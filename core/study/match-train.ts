@@ -1,3 +1,4 @@
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { lampType, lampTypes } from '../document/lamp-type';
@@ -49,27 +50,27 @@ export function matchTrain(
     at = dressed(at, jobId, aim);
     at = change(
       at,
-      (draft) => void (draft.jobs[jobId].wantedLux = Number(model.litLux.toPrecision(3))),
+      (draft) => void (coachIn(draft, jobId).wantedLux = Number(model.litLux.toPrecision(3))),
     ).layout;
     at = lit(at, jobId);
     onProgress?.((i + 1) / others.length);
   });
   const made = change(layout, (draft) => {
-    for (const id of others) draft.jobs[id] = at.jobs[id];
+    for (const id of others) draft.jobs[id] = coachIn(at, id);
   });
   return { ...made, before, after: matchBeside(trainStudy(made.layout, trainId), carId) };
 }
 
 /** Room lamps in the colour nearest to one, by type or by tint; a coach that is near enough stays. */
 function dressed(layout: Layout, jobId: string, aim: Chromaticity): Layout {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   return change(layout, (draft) => {
     for (const [lampId, lamp] of Object.entries(job.lamps)) {
       if (lamp.role !== 'room') continue;
       const now = { part: lamp.part, tint: lamp.tint };
       if (off(layout, now, aim) < SEEN_COLOUR) continue;
       const best = nearestDress(layout, lampType(layout, lamp.part), now, aim);
-      Object.assign(draft.jobs[jobId].lamps[lampId], best);
+      Object.assign(coachIn(draft, jobId).lamps[lampId], best);
     }
   }).layout;
 }
@@ -100,7 +101,7 @@ const TINT_COST = 0.003;
 
 /** Fits a coach's first group of room lamps for the wanted light. */
 function lit(layout: Layout, jobId: string): Layout {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const group = inOrder(job.groups).find((g) =>
     Object.values(job.lamps).some((l) => l.groupId === g.id && l.role === 'room'),
   );
@@ -110,7 +111,7 @@ function lit(layout: Layout, jobId: string): Layout {
   const offNow = Math.abs(Math.log(Math.max(1e-9, reached) / job.wantedLux));
   if (offNow <= Math.abs(Math.log(proposal.lux / job.wantedLux))) return layout;
   return change(layout, (draft) => {
-    const g = draft.jobs[jobId].groups[group.id];
+    const g = coachIn(draft, jobId).groups[group.id];
     g.drive = proposal.drive;
     if (proposal.drive === 'limiter') g.limiterAmps = proposal.figure;
     else {

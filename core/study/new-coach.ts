@@ -1,4 +1,5 @@
 import { change, type Change } from '../document/patch';
+import { coachIn } from '../document/jobs';
 import type { Job, Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { legends } from '../document/wire-legend';
@@ -116,7 +117,7 @@ export function newCoach(layout: Layout, wish: CoachWish): Change & { readonly j
     jobId,
     ...change(layout, (draft) => {
       draft.supplies = laid.supplies;
-      draft.jobs[jobId] = laid.jobs[jobId];
+      draft.jobs[jobId] = coachIn(laid, jobId);
     }),
   };
 }

@@ -1,5 +1,6 @@
 import { bulbAmps } from '../part/bulb';
 import { madeFor } from './bench';
+import { coachIn, coachesOf } from '../document/jobs';
 import type { Layout } from '../document/layout';
 import type { Supply } from '../supply';
 
@@ -28,7 +29,7 @@ export function oldBulbs(
   layout: Layout,
   jobId: string,
 ): { readonly volts: number; readonly amps: number } | null {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   if (!job.oldBulbs) return null;
   const volts = bulbVolts(layout.supplies[job.supplyId]);
   return { volts, amps: bulbAmps(job.oldBulbs, volts) };
@@ -36,5 +37,5 @@ export function oldBulbs(
 
 /** What all old bulbs of a layout that are kept in the comparison draw together, true RMS amperes. */
 export function oldBulbsOfRake(layout: Layout): number {
-  return Object.keys(layout.jobs).reduce((sum, id) => sum + (oldBulbs(layout, id)?.amps ?? 0), 0);
+  return coachesOf(layout).reduce((sum, { id }) => sum + (oldBulbs(layout, id)?.amps ?? 0), 0);
 }

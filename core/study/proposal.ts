@@ -2,6 +2,7 @@ import { nearestPair, nearestPreferred, type ResistorPair, type SeriesName } fro
 import { bodyFor } from '../part/resistor';
 import { lampType } from '../document/lamp-type';
 import { change } from '../document/patch';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { atMost, benchOf } from './bench';
@@ -62,7 +63,7 @@ export function usualDrive(
   jobId: string,
   groupId: string,
 ): 'resistor-each' | 'resistor-shared' {
-  const members = Object.values(layout.jobs[jobId].lamps).filter((l) => l.groupId === groupId);
+  const members = Object.values(coachIn(layout, jobId).lamps).filter((l) => l.groupId === groupId);
   return members.every((l) => lampType(layout, l.part).builtInOhms > 0) && members.length > 0
     ? 'resistor-shared'
     : 'resistor-each';
@@ -82,7 +83,7 @@ export function proposeDrive(
   groupId: string,
   drive?: Exclude<GroupRecord['drive'], 'none'>,
 ): Proposal | null {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const group = job.groups[groupId];
   const members = Object.entries(job.lamps).filter(([, l]) => l.groupId === groupId);
   if (members.length === 0) return null;
@@ -111,7 +112,7 @@ export function proposeDrive(
     );
   const solve = (figure: number): Tried => {
     const { layout: tried } = change(layout, (draft) => {
-      const g = draft.jobs[jobId].groups[groupId];
+      const g = coachIn(draft, jobId).groups[groupId];
       g.drive = chosen;
       if (g.switch) g.switch.on = true;
       if (limiter) g.limiterAmps = figure;
@@ -128,7 +129,7 @@ export function proposeDrive(
     const own = steady.lamps.filter((l) => memberIds.has(l.lampId));
     return {
       amps: own.reduce((sum, l) => sum + l.amps.mean, 0) / Math.max(1, own.length),
-      lux: coachLight(tried.jobs[jobId], steady).litLux,
+      lux: coachLight(coachIn(tried, jobId), steady).litLux,
       load: loadOf(hard),
       watts: Math.max(0, ...heats),
     };
@@ -181,7 +182,7 @@ export function proposeDrive(
  * @returns amperes a lamp; null where the wanted light decides
  */
 function ampsWanted(layout: Layout, jobId: string, groupId: string): number | null {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const roleIn = (id: string) =>
     Object.values(job.lamps).filter((l) => l.groupId === id && l.role === 'room');
   if (roleIn(groupId).length === 0) return TAIL_LAMP_AMPS;
@@ -246,7 +247,7 @@ export function likedLux(
   ohms: number,
 ): number {
   const { layout: bench } = change(layout, (draft) => {
-    const job = draft.jobs[jobId];
+    const job = coachIn(draft, jobId);
     draft.supplies[job.supplyId] = {
       kind: 'layout-bus',
       order: 1,
@@ -267,5 +268,5 @@ export function likedLux(
     group.drive = ohms > 0 ? 'resistor-shared' : 'none';
     if (ohms > 0) group.ohms = ohms;
   });
-  return coachLight(bench.jobs[jobId], steadyStudy(benchOf(bench, jobId))).litLux;
+  return coachLight(coachIn(bench, jobId), steadyStudy(benchOf(bench, jobId))).litLux;
 }

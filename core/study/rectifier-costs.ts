@@ -2,6 +2,7 @@ import { rectifierNames, type RectifierName } from '../document/rectifier-names'
 import { change } from '../document/patch';
 import { benchOf } from './bench';
 import { steadyStudy } from './steady';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 
 /**
@@ -17,7 +18,7 @@ export function rectifierCosts(
       .filter((name) => name !== 'none')
       .map((name) => {
         const { layout: tried } = change(layout, (draft) => {
-          draft.jobs[jobId].conditioning.rectifier = name;
+          coachIn(draft, jobId).conditioning.rectifier = name;
         });
         try {
           const steady = steadyStudy(benchOf(tried, jobId));

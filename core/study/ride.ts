@@ -5,6 +5,7 @@ import { gapSeconds } from './gap';
 import { noLoadStudy } from './no-load';
 import { lightAt, powerCutStudy } from './power-cut';
 import { steadyStudy, type SteadyStudy } from './steady';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 
 /** How the light rides over the dead stretch the job names. */
@@ -30,7 +31,7 @@ export const RIDDEN_SHARE = 0.5;
 /** The job with another reservoir, behind whatever rectifier it has. */
 function withReservoir(layout: Layout, jobId: string, farads: number, ratedVolts: number): Layout {
   return change(layout, (draft) => {
-    draft.jobs[jobId].conditioning.reservoir = { farads, ratedVolts };
+    coachIn(draft, jobId).conditioning.reservoir = { farads, ratedVolts };
   }).layout;
 }
 

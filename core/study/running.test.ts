@@ -9,6 +9,7 @@ import { deadLength, gapSeconds, modelSpeed } from './gap';
 import { LiveRun, QUANTUM_SECONDS, replay, type RunControls, type RunEvent, type RunStart } from './live-run';
 import { reservoirFor, rideStudy } from './ride';
 import { steadyStudy } from './steady';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 
 const controls: RunControls = {
@@ -170,7 +171,7 @@ describe('a run', () => {
   test('on a DC track at a stop the light goes out, and in reverse a bridge keeps it', () => {
     const layout = change(demo(), (draft) => {
       draft.supplies.track = usualSupply('dc-track', 'H0', 1) as Layout['supplies'][string];
-      draft.jobs[demoJob].conditioning.reservoir = null;
+      coachIn(draft, demoJob).conditioning.reservoir = null;
     }).layout;
     const dark = replay(start(layout), [{ seconds: 0.1, set: { throttle: 0 } }], 0.3);
     expect(dark[dark.length - 1].light).toBeLessThan(0.01);
@@ -183,8 +184,8 @@ describe('riding over', () => {
   test('the suggested reservoir rides the gap and the next smaller one does not', () => {
     const layout = change(demo(), (draft) => {
       draft.drawer.reservoirs = {};
-      draft.jobs[demoJob].ride = { deadMillimetres: 260, kilometresPerHour: 30 };
-      draft.jobs[demoJob].conditioning.reservoir = { farads: 100e-6, ratedVolts: 25 };
+      coachIn(draft, demoJob).ride = { deadMillimetres: 260, kilometresPerHour: 30 };
+      coachIn(draft, demoJob).conditioning.reservoir = { farads: 100e-6, ratedVolts: 25 };
     }).layout;
     const bench = benchOf(layout, demoJob);
     const ride = rideStudy(bench, steadyStudy(bench));
@@ -192,7 +193,8 @@ describe('riding over', () => {
     const fit = ride.reservoir!;
     const withFarads = (farads: number): number => {
       const tried = benchOf(
-        change(layout, (draft) => void (draft.jobs[demoJob].conditioning.reservoir!.farads = farads)).layout,
+        change(layout, (draft) => void (coachIn(draft, demoJob).conditioning.reservoir!.farads = farads))
+          .layout,
         demoJob,
       );
       return rideStudy(tried, steadyStudy(tried)).lightLeft;

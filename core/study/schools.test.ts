@@ -19,6 +19,7 @@ import { firstGroup, layLamps, offerSchool, schools } from './schools';
 import { steadyStudy } from './steady';
 import { coachLight } from './coach-light';
 import { spreadPlaces } from './places';
+import { coachIn } from '../document/jobs';
 import type { Layout } from '../document/layout';
 
 const kinds = Object.keys(supplyKinds) as SupplyKindName[];
@@ -85,17 +86,19 @@ describe('schools', () => {
     expect(stops.map((f) => f.sentence)).toEqual([]);
   });
   test('lamps are laid evenly, in the first group, with the tint there was', () => {
-    const laid = change(demo(), (draft) => {
-      for (const l of Object.values(draft.jobs[demoJob].lamps)) l.tint = 'amber-film';
-      layLamps(draft.jobs[demoJob], 'strip-warm', 4);
-    }).layout.jobs[demoJob];
+    const done = change(demo(), (draft) => {
+      for (const l of Object.values(coachIn(draft, demoJob).lamps)) l.tint = 'amber-film';
+      layLamps(coachIn(draft, demoJob), 'strip-warm', 4);
+    }).layout;
+    const laid = coachIn(done, demoJob);
     const lamps = Object.values(laid.lamps);
     expect(lamps.map((l) => l.placeMillimetres)).toEqual(spreadPlaces(4, 224));
     expect(new Set(lamps.map((l) => `${l.groupId} ${l.tint}`))).toEqual(new Set(['roof amber-film']));
-    const bare = change(demo(), (draft) => {
-      draft.jobs[demoJob].groups = {};
-      firstGroup(draft.jobs[demoJob]);
-    }).layout.jobs[demoJob];
+    const emptied = change(demo(), (draft) => {
+      coachIn(draft, demoJob).groups = {};
+      firstGroup(coachIn(draft, demoJob));
+    }).layout;
+    const bare = coachIn(emptied, demoJob);
     expect(Object.keys(bare.groups)).toEqual(['roof']);
   });
 });
@@ -109,8 +112,8 @@ describe('ways side by side', () => {
   test('a strip is one piece: two joints however many units', () => {
     const units = (n: number): number => {
       const layout = change(demo(), (draft) => {
-        layLamps(draft.jobs[demoJob], 'strip-warm', n);
-        draft.jobs[demoJob].groups.roof.drive = 'resistor-shared';
+        layLamps(coachIn(draft, demoJob), 'strip-warm', n);
+        coachIn(draft, demoJob).groups.roof.drive = 'resistor-shared';
       }).layout;
       return jointsOf(benchOf(layout, demoJob).assembly);
     };
@@ -131,7 +134,7 @@ describe('ways side by side', () => {
     // Behind a reservoir on AC the current comes in gulps: true RMS stands well above the mean.
     expect(ac.supplyRmsAmps / ac.supplyAmps).toBeGreaterThan(1.5);
     const broken = change(demo(), (draft) => {
-      draft.jobs['open-saloon'].variants.ac.patches = [
+      coachIn(draft, 'open-saloon').variants.ac.patches = [
         { op: 'replace', path: ['jobs', 'open-saloon', 'groups', 'gone', 'ohms'], value: 5 },
       ];
     }).layout;
@@ -141,7 +144,7 @@ describe('ways side by side', () => {
     const hostile = (path: (string | number)[], value: unknown) =>
       compareStudy(
         change(demo(), (draft) => {
-          draft.jobs['open-saloon'].variants.ac.patches = [
+          coachIn(draft, 'open-saloon').variants.ac.patches = [
             { op: 'replace', path: ['jobs', 'open-saloon', ...path], value },
           ];
         }).layout,
@@ -164,7 +167,7 @@ describe('ways side by side', () => {
         highestRmsVolts: 16,
         trackOhms: 1.5,
       } as Layout['supplies'][string];
-      const job = draft.jobs[demoJob];
+      const job = coachIn(draft, demoJob);
       layLamps(job, 'strip-warm', 3);
       Object.assign(job.groups.roof, { drive: 'none' });
       Object.assign(job.conditioning, {
@@ -204,7 +207,10 @@ describe('ways to charge', () => {
     expect([straight, inLine, withDiode].map((w) => w.isNow)).toEqual([false, true, false]);
   });
   test('without a reservoir there is nothing to charge', () => {
-    const layout = change(demo(), (draft) => void (draft.jobs[demoJob].conditioning.reservoir = null)).layout;
+    const layout = change(
+      demo(),
+      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir = null),
+    ).layout;
     expect(chargingWays(layout, demoJob)).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 import { change, type Patch } from '../document/patch';
+import { coachIn } from '../document/jobs';
 import type { Job, Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
@@ -151,7 +152,7 @@ export type SchoolOffer =
  */
 export function offerSchool(layout: Layout, jobId: string, school: School, supplyId?: string): SchoolOffer {
   let laid = change(layout, (draft) => {
-    const job = draft.jobs[jobId];
+    const job = coachIn(draft, jobId);
     if (supplyId !== undefined) job.supplyId = supplyId;
     const kind = supplyKind(layout.supplies[job.supplyId]);
     if (kind.changesSides && job.conditioning.rectifier === 'none')
@@ -160,30 +161,30 @@ export function offerSchool(layout: Layout, jobId: string, school: School, suppl
   }).layout;
   const refused = refusedCombination(laid, jobId);
   if (refused !== null) return { school, patches: null, refused };
-  const { reservoir } = laid.jobs[jobId].conditioning;
+  const { reservoir } = coachIn(laid, jobId).conditioning;
   if (reservoir) {
     const sees = noLoadStudy(benchOf(laid, jobId))?.volts.greatest ?? 0;
     const rating = reservoirRatingFor(laid, jobId);
     if (rating !== null && sees > 0 && reservoir.ratedVolts < rating) {
       laid = change(
         laid,
-        (draft) => void (draft.jobs[jobId].conditioning.reservoir!.ratedVolts = rating),
+        (draft) => void (coachIn(draft, jobId).conditioning.reservoir!.ratedVolts = rating),
       ).layout;
     }
   }
-  for (const groupId of Object.keys(laid.jobs[jobId].groups)) {
+  for (const groupId of Object.keys(coachIn(laid, jobId).groups)) {
     const proposal = proposeDrive(laid, jobId, groupId);
     if (!proposal) continue;
     laid = change(laid, (draft) => {
-      const group = draft.jobs[jobId].groups[groupId];
+      const group = coachIn(draft, jobId).groups[groupId];
       group.drive = proposal.drive;
       if (proposal.drive === 'limiter') group.limiterAmps = proposal.figure;
       else Object.assign(group, { ohms: proposal.figure, ratedWatts: Math.max(0.125, proposal.ratedWatts) });
     }).layout;
   }
-  const final = laid.jobs[jobId];
+  const final = coachIn(laid, jobId);
   const { patches } = change(layout, (draft) => {
-    const job = draft.jobs[jobId];
+    const job = coachIn(draft, jobId);
     for (const key of ['supplyId', 'conditioning', 'groups', 'lamps'] as const) {
       if (job[key] !== final[key]) Object.assign(job, { [key]: final[key] });
     }

@@ -1,6 +1,7 @@
 import { benchOf } from './bench';
 import { coachLight, type CoachLight } from './coach-light';
 import { steadyStudy, type SteadyStudy } from './steady';
+import { coachIn } from '../document/jobs';
 import type { Job, Layout } from '../document/layout';
 
 /** A job as solved with the controls it is made for; null figures where it cannot be. */
@@ -23,7 +24,7 @@ const lastStored = new Map<string, Float64Array>();
 
 /** Solves a job of a layout; one that has not changed is not solved again. */
 export function solvedJob(layout: Layout, id: string): SolvedJob {
-  const job = layout.jobs[id];
+  const job = coachIn(layout, id);
   const supply = layout.supplies[job.supplyId];
   const before = known.get(job);
   if (before && before.supply === supply && before.drawer === layout.drawer && before.solved.id === id)

@@ -2,6 +2,7 @@ import { benchOf } from './bench';
 import { inrushTrace, type InrushTrace } from './inrush';
 import { supplyKind } from '../supply';
 import { trainStudy } from './train';
+import { coachIn } from '../document/jobs';
 import type { Job, Layout } from '../document/layout';
 
 /** The first moments of a train after the power comes on, all reservoirs empty, on one supply. */
@@ -29,7 +30,7 @@ const MOST_POINTS = 240;
 const traces = new WeakMap<Job, { supply: unknown; drawer: unknown; trace: InrushTrace }>();
 
 function traceOf(layout: Layout, jobId: string): InrushTrace {
-  const job = layout.jobs[jobId];
+  const job = coachIn(layout, jobId);
   const supply = layout.supplies[job.supplyId];
   const before = traces.get(job);
   if (before?.supply === supply && before.drawer === layout.drawer) return before.trace;

@@ -12,6 +12,7 @@ import { oldBulbs } from './old-bulbs';
 import { steadyStudy } from './steady';
 import { trainInrush } from './train-inrush';
 import { COUPLING_MILLIMETRES, commonCar, matchBeside, trainStudy } from './train';
+import { coachIn } from '../document/jobs';
 import type { Element } from '../circuit/netlist';
 import type { Finding } from '../finding/finding';
 import type { Layout } from '../document/layout';
@@ -81,28 +82,28 @@ describe('matching all to one', () => {
     const seen = made.after.filter(isSeen).map((m) => m.carId);
     expect(made.before.filter(isSeen).map((m) => m.carId)).toEqual(['car-1', 'car-3', 'car-4']);
     expect(seen).toEqual(['car-1']);
-    expect(made.layout.jobs[demoJob]).toBe(layout.jobs[demoJob]);
+    expect(coachIn(made.layout, demoJob)).toBe(coachIn(layout, demoJob));
   });
   test('the lamps keep their form, and the patches make a layout that opens', () => {
     const after = patched(layout, made.patches);
-    expect(Object.values(after.jobs['open-saloon'].lamps).map((l) => l.part)).toEqual(
+    expect(Object.values(coachIn(after, 'open-saloon').lamps).map((l) => l.part)).toEqual(
       Array(4).fill('strip-warm'),
     );
-    expect(after.jobs['open-saloon'].groups.roof.drive).toBe('limiter');
+    expect(coachIn(after, 'open-saloon').groups.roof.drive).toBe('limiter');
     expect(checkLayout(after).ok).toBe(true);
   });
   test('where there is no lamp of the colour a tint comes near', () => {
     const cool = change(layout, (draft) => {
-      for (const l of Object.values(draft.jobs['compartment-coach'].lamps)) l.tint = 'clear-amber';
+      for (const l of Object.values(coachIn(draft, 'compartment-coach').lamps)) l.tint = 'clear-amber';
     }).layout;
     const tinted = matchTrain(cool, boat, 'car-2');
     const saloon = tinted.after.find((m) => m.carId === 'car-3')!;
     expect(saloon.colour).toBeLessThan(0.0055);
-    expect(Object.values(tinted.layout.jobs['open-saloon'].lamps)[0].tint).toBe('clear-amber');
+    expect(Object.values(coachIn(tinted.layout, 'open-saloon').lamps)[0].tint).toBe('clear-amber');
   });
   test('beside a dark coach nothing is changed', () => {
     const dark = change(layout, (draft) => {
-      for (const l of Object.values(draft.jobs['compartment-coach'].lamps)) l.groupId = null;
+      for (const l of Object.values(coachIn(draft, 'compartment-coach').lamps)) l.groupId = null;
     }).layout;
     expect(matchTrain(dark, boat, 'car-2').patches).toEqual([]);
   });
@@ -155,7 +156,7 @@ describe('charging together', () => {
   });
   test('without charge resistors twelve trip the booster; a stagger that is offered cures it', () => {
     const layout = rake(12, (l) => {
-      l.jobs[demoJob].conditioning.chargeResistor = { ohms: 15, ratedWatts: 1 };
+      coachIn(l, demoJob).conditioning.chargeResistor = { ohms: 15, ratedWatts: 1 };
       l.supplies.track = { ...l.supplies.track, tripSeconds: 0.002 } as Layout['supplies'][string];
     });
     const found = judged(layout).find((f) => f.rule === 'train-inrush')!;
@@ -203,7 +204,7 @@ describe('findings about trains', () => {
       expect(found.severity).toBe('note');
       const after = patched(bare, found.remedies[0].patches);
       expect(judged(after).find((f) => f.rule === 'tail-lamps')).toBeUndefined();
-      const tails = Object.values(after.jobs['open-saloon'].lamps).filter((l) => l.role === 'tail');
+      const tails = Object.values(coachIn(after, 'open-saloon').lamps).filter((l) => l.role === 'tail');
       expect(tails.map((l) => l.placeMillimetres)).toEqual(turned ? [0, 0] : [232, 232]);
     }
   });
@@ -215,11 +216,11 @@ describe('findings about trains', () => {
     const found = judged(middle).find((f) => f.id === 'tail-lamps car-4')!;
     expect(found.severity).toBe('mind');
     const after = patched(middle, found.remedies[0].patches);
-    expect(after.jobs['luggage-van'].groups['tail-lamps'].switch!.on).toBe(false);
+    expect(coachIn(after, 'luggage-van').groups['tail-lamps'].switch!.on).toBe(false);
     expect(judged(after).map((f) => f.id)).not.toContain('tail-lamps car-4');
   });
   test('coaches made for different supplies are told', () => {
-    const mixed = change(boatTrain(), (d) => void (d.jobs['open-saloon'].supplyId = 'ac-loop')).layout;
+    const mixed = change(boatTrain(), (d) => void (coachIn(d, 'open-saloon').supplyId = 'ac-loop')).layout;
     expect(judged(mixed).find((f) => f.rule === 'one-supply')!.sentence).toMatch(
       /2 supplies: Main line, Visitors/,
     );

@@ -10,6 +10,7 @@ import { lampType } from '../../core/document/lamp-type';
 import { usualLamp } from '../../core/document/usual-lamp';
 import { demo, demoJob } from '../generated';
 import { expectSameAsReference } from './compare';
+import { coachIn } from '../../core/document/jobs';
 import type { Draft } from 'immer';
 import type { Job, Layout } from '../../core/document/layout';
 
@@ -139,7 +140,7 @@ const cases = Object.entries(supplies).flatMap(([supplyName, supply]) =>
     const conditioning = steadySides ? names[0] : names[i % names.length];
     const layout = change(demo(), (draft) => {
       draft.supplies.track = supply;
-      const job = draft.jobs[demoJob];
+      const job = coachIn(draft, demoJob);
       conditionings[conditioning](job, steadySides);
       drive(job);
     }).layout;

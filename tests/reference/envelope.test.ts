@@ -7,6 +7,7 @@ import { steadyStudy } from '../../core/study/steady';
 import { change } from '../../core/document/patch';
 import { usualSupply } from '../../core/document/usual-supply';
 import { demo, demoJob, generatedLayout } from '../generated';
+import { coachIn } from '../../core/document/jobs';
 import type { Layout } from '../../core/document/layout';
 
 /** Agreement asked for, as a share of the steady light and of the steady volts. */
@@ -68,7 +69,7 @@ test.each(pulses)('fast pulses and %s: the envelope follows a changing throttle 
       greatestVolts: 14,
       usualThrottle: 0.6,
     } as Layout['supplies'][string];
-    Object.assign(draft.jobs[demoJob].conditioning, parts);
+    Object.assign(coachIn(draft, demoJob).conditioning, parts);
   }).layout;
   const start: RunStart = {
     layout,

@@ -5,6 +5,7 @@ import { readDeck } from '../../core/circuit/deck/read';
 import { benchOf } from '../../core/study/bench';
 import { jobDeck } from '../../core/study/job-deck';
 import { steadyStudy } from '../../core/study/steady';
+import { coachIn } from '../../core/document/jobs';
 import type { Layout } from '../../core/document/layout';
 import { demo, demoJob, generatedLayout } from '../generated';
 import { expectSameAsReference } from './compare';
@@ -37,7 +38,7 @@ function isLit(layout: Layout): boolean {
 
 test('generated jobs with a bridge give the same answer in both', async () => {
   const sound = generatedLayout.filter((l) => {
-    const job = l.jobs[demoJob];
+    const job = coachIn(l, demoJob);
     return (
       job.conditioning.rectifier !== 'none' &&
       // From given conditions the reference does not always find a start for a regulator behind a

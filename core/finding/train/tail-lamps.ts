@@ -1,5 +1,6 @@
 import { change } from '../../document/patch';
 import { addTailLamps } from '../../study/hang-lamps';
+import { coachIn } from '../../document/jobs';
 import type { Finding } from '../finding';
 import type { TrainCar } from '../../study/train';
 import type { TrainRule } from './train-rule';
@@ -61,7 +62,7 @@ export const tailLamps: TrainRule = {
                 {
                   label: 'Switch them off',
                   patches: change(layout, (draft) => {
-                    for (const g of groups) draft.jobs[car.id].groups[g].switch!.on = false;
+                    for (const g of groups) coachIn(draft, car.id).groups[g].switch!.on = false;
                   }).patches,
                 },
               ]

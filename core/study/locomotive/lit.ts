@@ -1,0 +1,456 @@
+import { diesOf } from '../../assembly/locomotive';
+import { elementId, OUTPUT_OFF_OHMS } from '../../assembly/elements';
+import { GROUND } from '../../circuit/netlist';
+import { levelsOf, type Level } from '../../circuit/levels';
+import { currentProbe, voltageProbe, type Probe } from '../../circuit/probe';
+import { StateSolver } from '../../circuit/state-solver';
+import { periodicSteadyState } from '../../circuit/steady';
+import { bulbLumens, filamentOhms, type BulbPart } from '../../part/bulb';
+import { decoderTypes } from '../../part/decoder-type';
+import { lampBodies } from '../../part/lamp-body';
+import { lumensAt, type LedPart } from '../../part/led';
+import { tints } from '../../part/tint';
+import { candelaAhead, lampLightness } from '../../light/lamp-light';
+import { tintedLight } from '../../light/tinted';
+import { outputsOn } from '../../supply/decoder-output';
+import { supplyKind } from '../../supply';
+import { lowerVehicle, trackDirection, type Vehicle, type VehicleState } from './vehicle';
+import type { Part } from '../../assembly/assembly';
+import type { Lowered } from '../../assembly/lower';
+import type { Plan } from '../../circuit/plan';
+import type { Spread } from '../../circuit/average';
+
+/** One colour of a lamp, or a bulb, in a state. */
+export interface LampLight {
+  readonly part: string;
+  readonly lampId: string;
+  /** It is the other colour of a two-colour lamp. */
+  readonly second: boolean;
+  /** Null for a bulb. */
+  readonly led: LedPart | null;
+  /** Mean and greatest current; of a bulb the true RMS as mean. */
+  readonly amps: number;
+  readonly peakAmps: number;
+  /** The most that stands across it backwards; 0 for a bulb. */
+  readonly reverseVolts: number;
+  /** Mean of its light behind its tint. */
+  readonly lumens: number;
+  /** To the eye ahead of it, 0 to 100; above 100 for more than full. */
+  readonly lightness: number;
+  readonly xy: { readonly x: number; readonly y: number };
+}
+
+/** A vehicle in one state. Means are over the period of the track and of the outputs' own switching. */
+export interface LitState {
+  readonly lamps: readonly LampLight[];
+  /** Heat of each resistor, by part, in watts. */
+  readonly resistorWatts: ReadonlyMap<string, number>;
+  /** What flows in each output while it conducts: what its limit is about. */
+  readonly outputAmps: ReadonlyMap<string, number>;
+  /** Mean of what the track delivers, without sign. */
+  readonly supplyAmps: number;
+}
+
+interface Filament {
+  readonly element: string;
+  readonly bulb: BulbPart;
+  ohms: number;
+}
+
+/** Turns of the search for the warmth of the filaments, and how near they must come. */
+const FILAMENT_TURNS = 60;
+const FILAMENT_SHARE = 1e-7;
+/** Levels a sine is solved at on either side of none. */
+const GRID_STEPS = 200;
+/** Below this throttle the controller gives nothing. */
+const LEAST_THROTTLE = 0.005;
+
+/**
+ * Solves a vehicle for one state after another. In a circuit without reservoirs every mean over the
+ * track's period is a sum of operating points; with one it is the periodic steady state.
+ */
+export class VehicleSolver {
+  private readonly ways = new Map<'forward' | 'reverse', Way>();
+
+  constructor(readonly vehicle: Vehicle) {}
+
+  /** @throws CircuitError when the circuit cannot be solved */
+  lit(state: VehicleState): LitState {
+    return this.way(state.direction).lit(state);
+  }
+
+  /**
+   * The vehicle at each of many throttles on a DC track, everything else as in the state.
+   * @throws CircuitError when the circuit cannot be solved
+   */
+  sweep(state: VehicleState, throttles: readonly number[]): LitState[] {
+    return this.way(state.direction).sweep(state, throttles);
+  }
+
+  private way(direction: 'forward' | 'reverse'): Way {
+    const key = this.vehicle.supply.kind === 'dc-track' ? direction : 'forward';
+    let way = this.ways.get(key);
+    if (!way) this.ways.set(key, (way = new Way(this.vehicle, key)));
+    return way;
+  }
+}
+
+type LampPart = Extract<Part, { kind: 'lamp' | 'bulb' }>;
+
+/** The circuit with the track one way round. */
+class Way {
+  private readonly lowered: Lowered;
+  private readonly lamps: LampPart[];
+  private readonly resistors: Extract<Part, { kind: 'resistor' }>[];
+  private readonly outputs: readonly string[];
+  private readonly switches: readonly string[];
+  private readonly filaments: Filament[];
+  private readonly remembers: boolean;
+  private readonly probesFor: (plan: Plan) => Probe[];
+  private readonly optics: readonly LampOptics[];
+  private solver: StateSolver | null = null;
+  private readonly row: Float64Array;
+
+  constructor(
+    private readonly vehicle: Vehicle,
+    private readonly direction: 'forward' | 'reverse',
+  ) {
+    this.lowered = lowerVehicle(vehicle, direction);
+    const { nodeOf, leftOut, netlist } = this.lowered;
+    const live = vehicle.assembly.parts.filter((p) => !leftOut.includes(p.id));
+    this.lamps = live.filter((p): p is LampPart => p.kind === 'lamp' || p.kind === 'bulb');
+    this.resistors = live.filter((p) => p.kind === 'resistor');
+    const decoder = live.find((p) => p.kind === 'decoder');
+    this.outputs = decoder?.outputs.map((o) => o.id) ?? [];
+    this.switches = live.filter((p) => p.kind === 'switch').map((p) => p.id);
+    this.filaments = live
+      .filter((p) => p.kind === 'bulb')
+      .map((p) => ({ element: elementId('x', p.id), bulb: p.bulb, ohms: p.bulb.volts / p.bulb.amps }));
+    this.remembers = netlist.elements.some((e) => e.kind === 'capacitor');
+    this.optics = this.lamps.map((l) => opticsOf(vehicle, l));
+    const at = (part: string, terminal: string): string => nodeOf.get(`${part}.${terminal}`) ?? GROUND;
+    this.probesFor = (plan) => [
+      ...this.lamps.flatMap((l) => {
+        const [letter, plus, minus] =
+          l.kind === 'bulb' ? (['x', 'one', 'two'] as const) : (['d', 'anode', 'cathode'] as const);
+        return [
+          currentProbe(plan, elementId(letter, l.id)),
+          voltageProbe(plan, at(l.id, plus), at(l.id, minus)),
+        ];
+      }),
+      ...this.resistors.map((r) => currentProbe(plan, elementId('r', r.id))),
+      ...this.outputs.map((id) => currentProbe(plan, elementId('x', `decoder_${id}`))),
+      magnitude(currentProbe(plan, 'r_supply')),
+    ];
+    this.row = new Float64Array(2 * this.lamps.length + this.resistors.length + this.outputs.length + 1);
+  }
+
+  lit(state: VehicleState): LitState {
+    const sums = new Sums(this.lamps.length, this.resistors.length, this.outputs.length);
+    for (let turn = 0; turn < FILAMENT_TURNS; turn++) {
+      sums.clear();
+      for (const { on, share } of this.slices(state)) {
+        if (this.remembers && this.levels(state).length > 1) this.addPeriodic(sums, state, on, share);
+        else this.addLevels(sums, state, on, share);
+      }
+      if (this.warmed(sums)) break;
+    }
+    return this.read(sums);
+  }
+
+  sweep(state: VehicleState, throttles: readonly number[]): LitState[] {
+    if (this.filaments.length > 0 || this.remembers || this.outputs.length > 0)
+      return throttles.map((throttle) => this.lit({ ...state, throttle }));
+    this.solver ??= new StateSolver(this.lowered.netlist, this.probesFor);
+    for (const [element, ohms] of this.ohmsOf(state, new Set())) this.solver.setSwitch(element, ohms);
+    const rowAt = this.characteristic(this.solver, state);
+    const sums = new Sums(this.lamps.length, this.resistors.length, this.outputs.length);
+    return throttles.map((throttle) => {
+      sums.clear();
+      for (const level of this.levels({ ...state, throttle }))
+        if (level.share > 0) sums.add(rowAt(level.volts), level.share);
+      return this.read(sums);
+    });
+  }
+
+  /**
+   * Every figure as a function of the source's level. A sine runs through so many levels that they are
+   * taken from a grid, with straight lines between; other waves keep to a few, which are solved.
+   */
+  private characteristic(solver: StateSolver, state: VehicleState): (volts: number) => Float64Array {
+    const solved = (volts: number): Float64Array => {
+      solver.setSource('v_supply', volts);
+      const row = new Float64Array(this.row.length);
+      solver.solve(row);
+      return row;
+    };
+    const { supply } = this.vehicle;
+    const sine =
+      supply.kind === 'dc-track' && (supply.making === 'full-wave' || supply.making === 'half-wave');
+    if (!sine) {
+      const known = new Map<number, Float64Array>();
+      return (volts) => {
+        const row = known.get(volts) ?? solved(volts);
+        known.set(volts, row);
+        return row;
+      };
+    }
+    const most = Math.max(...this.levels({ ...state, throttle: 1 }).map((l) => l.volts));
+    const grid = Array.from({ length: 2 * GRID_STEPS + 1 }, (_, i) =>
+      solved((most * (i - GRID_STEPS)) / GRID_STEPS),
+    );
+    const between = new Float64Array(this.row.length);
+    return (volts) => {
+      const at = Math.min(2 * GRID_STEPS - 1e-9, Math.max(0, (volts / most + 1) * GRID_STEPS));
+      const n = Math.floor(at);
+      for (let i = 0; i < between.length; i++)
+        between[i] = grid[n][i] + (at - n) * (grid[n + 1][i] - grid[n][i]);
+      return between;
+    };
+  }
+
+  /** The outputs that conduct at the same time, and for what share: all begin together, the dimmest ends first. */
+  private slices(state: VehicleState): { on: ReadonlySet<string>; share: number }[] {
+    const { decoder } = this.vehicle.job;
+    const dark = this.vehicle.supply.kind === 'dc-track' && !this.onDc();
+    const duty = decoder && !dark ? outputsOn(decoder, state) : new Map<string, number>();
+    const ends = [...new Set([...duty.values(), 1])].sort((a, b) => a - b);
+    return ends.map((end, i) => ({
+      on: new Set([...duty].filter(([, d]) => d >= end).map(([id]) => id)),
+      share: end - (i === 0 ? 0 : ends[i - 1]),
+    }));
+  }
+
+  private onDc(): boolean {
+    const { decoder } = this.vehicle.job;
+    return decoder !== null && decoderRunsOnDc(decoder.type);
+  }
+
+  private levels(state: VehicleState): Level[] {
+    const { supply, job } = this.vehicle;
+    if (supply.kind === 'dc-track' && state.throttle < LEAST_THROTTLE) return [{ volts: 0, share: 1 }];
+    const controls = { throttle: state.throttle, direction: trackDirection(job, this.direction) };
+    const source = supplyKind(supply)
+      .lower(supply, { right: 'r', left: GROUND }, { controls }, {})
+      .find((e) => e.id === 'v_supply');
+    return source?.kind === 'voltage' ? levelsOf(source.wave) : [];
+  }
+
+  private ohmsOf(state: VehicleState, on: ReadonlySet<string>): Map<string, number> {
+    const ohms = new Map<string, number>();
+    const closed = new Map(
+      this.lowered.netlist.elements.filter((e) => e.kind === 'switch').map((e) => [e.id, e] as const),
+    );
+    for (const id of this.outputs) {
+      const element = elementId('x', `decoder_${id}`);
+      ohms.set(element, on.has(id) ? closed.get(element)!.onOhms : OUTPUT_OFF_OHMS);
+    }
+    for (const id of this.switches) {
+      const element = elementId('x', id);
+      const e = closed.get(element)!;
+      const circuit = id.slice('switch-'.length);
+      ohms.set(element, (state.switches[circuit] ?? e.closed) ? e.onOhms : e.offOhms);
+    }
+    for (const f of this.filaments) ohms.set(f.element, f.ohms);
+    return ohms;
+  }
+
+  private addLevels(sums: Sums, state: VehicleState, on: ReadonlySet<string>, share: number): void {
+    this.solver ??= new StateSolver(this.lowered.netlist, this.probesFor);
+    for (const [element, ohms] of this.ohmsOf(state, on)) this.solver.setSwitch(element, ohms);
+    for (const level of this.levels(state)) {
+      if (level.share <= 0) continue;
+      this.solver.setSource('v_supply', level.volts);
+      this.solver.solve(this.row);
+      sums.add(this.row, share * level.share);
+    }
+  }
+
+  private addPeriodic(sums: Sums, state: VehicleState, on: ReadonlySet<string>, share: number): void {
+    const ohms = this.ohmsOf(state, on);
+    const controls = {
+      throttle: state.throttle,
+      direction: trackDirection(this.vehicle.job, this.direction),
+    };
+    const { supply, assembly } = this.vehicle;
+    const rails = assembly.parts.find((p) => p.kind === 'rails')!;
+    const nodes = { right: this.lowered.nodeOf.get(`${rails.id}.right`)!, left: GROUND };
+    const source = supplyKind(supply).lower(supply, nodes, { controls }, { part: rails.id, role: 'supply' });
+    const fresh = new Map(source.map((e) => [e.id, e]));
+    const elements = this.lowered.netlist.elements.map((e) => {
+      const own = ohms.get(e.id);
+      if (e.kind === 'switch' && own !== undefined) return { ...e, closed: true, onOhms: own };
+      return fresh.get(e.id) ?? e;
+    });
+    const means = new Float64Array(this.row.length);
+    const solution = periodicSteadyState({ ...this.lowered.netlist, elements }, (plan) => {
+      const probes = this.probesFor(plan);
+      // Squares beside the figures, for heat and filaments.
+      return [
+        ...probes,
+        ...probes.map(
+          (p): Probe =>
+            (s, t) =>
+              p(s, t) ** 2,
+        ),
+      ];
+    });
+    solution.spreads.slice(0, means.length).forEach((s, i) => (means[i] = s.mean));
+    sums.addSpreads(
+      solution.spreads.slice(0, means.length),
+      solution.spreads.slice(means.length).map((s) => s.mean),
+      share,
+    );
+  }
+
+  /** Sets the filaments to the warmth their RMS voltage gives them. @returns whether they had it already */
+  private warmed(sums: Sums): boolean {
+    let settled = true;
+    let f = 0;
+    this.lamps.forEach((lamp, k) => {
+      if (lamp.kind !== 'bulb') return;
+      const filament = this.filaments[f++];
+      const next = filamentOhms(filament.bulb, Math.sqrt(sums.voltsSquared[k]));
+      if (Math.abs(next - filament.ohms) > FILAMENT_SHARE * next) settled = false;
+      filament.ohms = next;
+    });
+    return settled;
+  }
+
+  private read(sums: Sums): LitState {
+    return {
+      lamps: this.lamps.map((lamp, k) => {
+        const optics = this.optics[k];
+        const rms = Math.sqrt(sums.voltsSquared[k]);
+        const lumens =
+          optics.share *
+          (lamp.kind === 'bulb' ? bulbLumens(lamp.bulb, rms) : lumensAt(lamp.led, sums.forwardAmps[k]));
+        return {
+          part: lamp.id,
+          lampId: lamp.lampId,
+          second: lamp.id === diesOf(lamp.lampId)[1],
+          led: lamp.kind === 'lamp' ? lamp.led : null,
+          amps: lamp.kind === 'bulb' ? Math.sqrt(sums.ampsSquared[k]) : sums.forwardAmps[k],
+          peakAmps: sums.peakAmps[k],
+          reverseVolts: lamp.kind === 'bulb' ? 0 : sums.reverseVolts[k],
+          lumens,
+          lightness: lampLightness(
+            candelaAhead(lumens, optics.beamDegrees, optics.aimDegrees, optics.lensShare),
+          ),
+          xy: optics.xy,
+        };
+      }),
+      resistorWatts: new Map(this.resistors.map((r, i) => [r.id, sums.resistorSquared[i] * r.ohms])),
+      outputAmps: new Map(this.outputs.map((id, i) => [id, sums.outputAmps[i]])),
+      supplyAmps: sums.supplyAmps,
+    };
+  }
+}
+
+interface LampOptics {
+  readonly share: number;
+  readonly xy: { readonly x: number; readonly y: number };
+  readonly beamDegrees: number;
+  readonly aimDegrees: number;
+  readonly lensShare: number;
+}
+
+const magnitude =
+  (probe: Probe): Probe =>
+  (system, seconds) =>
+    Math.abs(probe(system, seconds));
+
+/** A filament shines all round. */
+const BULB_BEAM = 120;
+
+function opticsOf({ job }: Vehicle, part: LampPart): LampOptics {
+  const lamp = job.lamps[part.lampId];
+  const tint = tints[lamp.tint];
+  const colour = part.kind === 'bulb' ? { kelvin: part.bulb.kelvin } : part.led.colour;
+  const { share, x, y } = tintedLight(colour, tint);
+  return {
+    share,
+    xy: { x, y },
+    beamDegrees: part.kind === 'bulb' || tint.spreadMillimetres > 0 ? BULB_BEAM : part.led.beamDegrees,
+    aimDegrees: lamp.aimDegrees,
+    lensShare: lamp.lensMillimetres / lampBodies[lamp.body].lensMillimetres,
+  };
+}
+
+const decoderRunsOnDc = (type: string): boolean => decoderTypes[type].runsOnDc;
+
+/** What a state's operating points add up to. */
+class Sums {
+  readonly forwardAmps: Float64Array;
+  readonly ampsSquared: Float64Array;
+  readonly voltsSquared: Float64Array;
+  readonly peakAmps: Float64Array;
+  readonly reverseVolts: Float64Array;
+  readonly resistorSquared: Float64Array;
+  readonly outputAmps: Float64Array;
+  supplyAmps = 0;
+
+  constructor(
+    private readonly lamps: number,
+    private readonly resistors: number,
+    private readonly outputs: number,
+  ) {
+    this.forwardAmps = new Float64Array(lamps);
+    this.ampsSquared = new Float64Array(lamps);
+    this.voltsSquared = new Float64Array(lamps);
+    this.peakAmps = new Float64Array(lamps);
+    this.reverseVolts = new Float64Array(lamps);
+    this.resistorSquared = new Float64Array(resistors);
+    this.outputAmps = new Float64Array(outputs);
+  }
+
+  clear(): void {
+    for (const list of [
+      this.forwardAmps,
+      this.ampsSquared,
+      this.voltsSquared,
+      this.peakAmps,
+      this.reverseVolts,
+      this.resistorSquared,
+      this.outputAmps,
+    ])
+      list.fill(0);
+    this.supplyAmps = 0;
+  }
+
+  add(row: Float64Array, share: number): void {
+    const { lamps, resistors, outputs } = this;
+    for (let k = 0; k < lamps; k++) {
+      const amps = row[2 * k];
+      const volts = row[2 * k + 1];
+      this.forwardAmps[k] += share * Math.max(0, amps);
+      this.ampsSquared[k] += share * amps * amps;
+      this.voltsSquared[k] += share * volts * volts;
+      this.extremes(k, amps, volts);
+    }
+    for (let r = 0; r < resistors; r++) this.resistorSquared[r] += share * row[2 * lamps + r] ** 2;
+    for (let o = 0; o < outputs; o++)
+      this.outputAmps[o] = Math.max(this.outputAmps[o], row[2 * lamps + resistors + o]);
+    this.supplyAmps += share * row[2 * lamps + resistors + outputs];
+  }
+
+  /** The same from means and extremes of a period, and means of squares. */
+  addSpreads(spreads: readonly Spread[], squares: readonly number[], share: number): void {
+    const { lamps, resistors, outputs } = this;
+    for (let k = 0; k < lamps; k++) {
+      this.forwardAmps[k] += share * Math.max(0, spreads[2 * k].mean);
+      this.ampsSquared[k] += share * squares[2 * k];
+      this.voltsSquared[k] += share * squares[2 * k + 1];
+      this.extremes(k, spreads[2 * k].greatest, spreads[2 * k + 1].least);
+    }
+    for (let r = 0; r < resistors; r++) this.resistorSquared[r] += share * squares[2 * lamps + r];
+    for (let o = 0; o < outputs; o++)
+      this.outputAmps[o] = Math.max(this.outputAmps[o], spreads[2 * lamps + resistors + o].greatest);
+    this.supplyAmps += share * spreads[2 * lamps + resistors + outputs].mean;
+  }
+
+  private extremes(k: number, amps: number, volts: number): void {
+    if (amps > this.peakAmps[k]) this.peakAmps[k] = amps;
+    if (-volts > this.reverseVolts[k]) this.reverseVolts[k] = -volts;
+  }
+}

@@ -1,0 +1,157 @@
+import { inOrder } from '../../document/in-order';
+import { FAINT_LIGHTNESS, SHOWN } from '../../light/lamp-light';
+import { outputsOn } from '../../supply/decoder-output';
+import { shouldShine } from './expected';
+import { everyday, type Vehicle, type VehicleState } from './vehicle';
+import { VehicleSolver, type LampLight, type LitState } from './lit';
+import type { DecoderRecord } from '../../document/decoder-record';
+
+/** More states than this are tried in groups. */
+export const MOST_STATES = 4096;
+/** Functions of one group that are still tried in every combination. */
+const MOST_TOGETHER = 8;
+
+/** What can be set, and the states that come of it. */
+export interface Reach {
+  readonly states: readonly VehicleState[];
+  readonly functions: readonly number[];
+  /** Circuits with a switch. */
+  readonly switches: readonly string[];
+  /** What was tried in groups, and why; null where every combination is there. */
+  readonly grouped: string | null;
+}
+
+/** Functions a table knows of, ascending. */
+export function functionsOf(decoder: DecoderRecord): number[] {
+  const named = Object.values(decoder.outputs).flatMap((o) => [
+    ...o.keys.map((k) => k.function),
+    ...(o.unless === null ? [] : [o.unless]),
+  ]);
+  return [...new Set(named)].sort((a, b) => a - b);
+}
+
+/** Every state a vehicle can be in: direction, functions, standing or moving, presses of the stepping function, switches. */
+export function reachableStates(vehicle: Vehicle): Reach {
+  const { job } = vehicle;
+  const switches = inOrder(job.circuits)
+    .filter((c) => c.switch !== null && Object.values(job.lamps).some((l) => l.circuitId === c.id))
+    .map((c) => c.id);
+  const functions = job.decoder ? functionsOf(job.decoder) : [];
+  const speeds =
+    job.decoder && Object.values(job.decoder.outputs).some((o) => o.moving !== 'any')
+      ? [true, false]
+      : [true];
+  const presses = job.decoder?.stepped
+    ? Array.from({ length: job.decoder.stepped.outputs.length + 1 }, (_, i) => i)
+    : [0];
+  const base = everyday(vehicle);
+  const others = (['forward', 'reverse'] as const).flatMap((direction) =>
+    subsetsOf(switches).flatMap((on) =>
+      speeds.flatMap((moving) =>
+        presses.map((p) => ({
+          direction,
+          moving,
+          presses: p,
+          switches: Object.fromEntries(switches.map((id) => [id, on.includes(id)])),
+        })),
+      ),
+    ),
+  );
+  const all = 2 ** functions.length * others.length;
+  const sets = all <= MOST_STATES ? subsetsOf(functions) : groupedSets(job.decoder!, functions);
+  const grouped =
+    all <= MOST_STATES
+      ? null
+      : `${all} states are more than ${MOST_STATES}: functions whose outputs have nothing in common were tried apart from one another, then all together: ${sets.length * others.length} states.`;
+  return {
+    states: sets.flatMap((set) => others.map((o) => ({ ...base, ...o, functions: set }))),
+    functions,
+    switches,
+    grouped,
+  };
+}
+
+/** Functions that share an output, or a condition, belong together; groups are tried one at a time, and all at once. */
+function groupedSets(decoder: DecoderRecord, functions: readonly number[]): number[][] {
+  const groups: number[][] = [];
+  const together = [
+    ...Object.entries(decoder.outputs)
+      .filter(([id]) => !decoder.exclusive.includes(id as `out${number}`))
+      .map(([, o]) => [...o.keys.map((k) => k.function), ...(o.unless === null ? [] : [o.unless])]),
+    decoder.exclusive.flatMap((id) => decoder.outputs[id]?.keys.map((k) => k.function) ?? []),
+  ].filter((set) => set.length > 0);
+  for (const set of together) {
+    const met = groups.filter((g) => g.some((f) => set.includes(f)));
+    for (const g of met) groups.splice(groups.indexOf(g), 1);
+    groups.push([...new Set([...met.flat(), ...set])]);
+  }
+  const sets = groups.flatMap((g) =>
+    g.length <= MOST_TOGETHER
+      ? subsetsOf(g)
+      : [...g.map((f) => [f]), ...g.map((f) => g.filter((x) => x !== f))],
+  );
+  const seen = new Map(
+    [...sets, [], [...functions]].map((set) => [[...set].sort((a, b) => a - b).join(), set]),
+  );
+  return [...seen.values()];
+}
+
+/** Every subset of a list, the empty one first. */
+export function subsetsOf<T>(list: readonly T[]): T[][] {
+  return list.reduce<T[][]>((sets, item) => [...sets, ...sets.map((s) => [...s, item])], [[]]);
+}
+
+/** How one colour of a lamp does in a state, beside what it is meant to do. */
+export interface LampVerdict extends LampLight {
+  readonly should: boolean;
+  readonly does: 'dark' | 'faint' | 'lit';
+}
+
+/** One line of the truth table. */
+export interface TruthRow {
+  readonly state: VehicleState;
+  readonly lit: LitState;
+  readonly lamps: readonly LampVerdict[];
+}
+
+/** Every reachable state, solved. */
+export interface TruthTable extends Reach {
+  readonly rows: readonly TruthRow[];
+}
+
+/**
+ * Solves every reachable state. States in which the same outputs conduct and the same switches are on
+ * are solved once.
+ * @throws CircuitError when the circuit cannot be solved
+ */
+export function truthTable(vehicle: Vehicle, solver = new VehicleSolver(vehicle)): TruthTable {
+  const reach = reachableStates(vehicle);
+  const known = new Map<string, LitState>();
+  const rows = reach.states.map((state): TruthRow => {
+    const key = driveKey(vehicle, state);
+    let lit = known.get(key);
+    if (!lit) known.set(key, (lit = solver.lit(state)));
+    return {
+      state,
+      lit,
+      lamps: lit.lamps.map((lamp) => {
+        const should = shouldShine(vehicle.job, lamp.lampId, lamp.second, state);
+        return { ...lamp, should, does: doesShine(lamp.lightness, should) };
+      }),
+    };
+  });
+  return { ...reach, rows };
+}
+
+/** Two states with the same key drive the circuit alike. */
+export function driveKey(vehicle: Vehicle, state: VehicleState): string {
+  const { decoder } = vehicle.job;
+  const outputs = decoder ? [...outputsOn(decoder, state)].sort(([a], [b]) => (a < b ? -1 : 1)) : [];
+  const way = vehicle.supply.kind === 'dc-track' ? state.direction : '';
+  return JSON.stringify([way, outputs, Object.entries(state.switches).sort(([a], [b]) => (a < b ? -1 : 1))]);
+}
+
+function doesShine(lightness: number, should: boolean): LampVerdict['does'] {
+  if (lightness < FAINT_LIGHTNESS) return 'dark';
+  return should || lightness >= SHOWN.shows ? 'lit' : 'faint';
+}
