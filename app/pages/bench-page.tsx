@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { lazy, Suspense, useState, type KeyboardEvent } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { patched } from '../../core/document/patch';
-import { gravestFirst } from '../../core/finding/check';
+import { gravestFirst } from '../../core/finding/gravest-first';
 import { CircuitView } from '../drawings/circuit/circuit-view';
 import { Stage } from '../drawings/stage/stage';
 import { CircuitPanel } from '../panels/circuit-panel';

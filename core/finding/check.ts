@@ -4,23 +4,17 @@ import { noLoadStudy } from '../study/no-load';
 import { rideStudy } from '../study/ride';
 import { steadyStudy } from '../study/steady';
 import { benchOf, type Bench } from '../study/bench';
-import { slowStudies, type Finding, type Rule, type Severity, type Studies } from './finding';
+import { slowStudies, type Finding, type Rule, type Studies } from './finding';
+import { gravestFirst } from './gravest-first';
 import { extremesOf } from './remedy';
 import { rules } from './rules';
 import type { Fault } from '../assembly/fault';
 import type { Layout } from '../document/layout';
 
-const weight: Readonly<Record<Severity, number>> = { stop: 0, mind: 1, note: 2 };
-
 /** Which rules to run: those that need no slow study, those that do, or all. */
 export type Pace = 'quick' | 'slow' | 'all';
 
 const isSlow = (rule: Rule): boolean => rule.needs.some((n) => slowStudies.includes(n));
-
-/** Findings with the gravest first; within a severity in the order of the rules. */
-export function gravestFirst(findings: readonly Finding[]): Finding[] {
-  return [...findings].sort((a, b) => weight[a.severity] - weight[b.severity]);
-}
 
 /**
  * Runs the union of the studies the chosen rules need, each once, and judges.

@@ -1,4 +1,4 @@
-import { gravestFirst } from '../check';
+import { gravestFirst } from '../gravest-first';
 import { oneSupply } from './one-supply';
 import { tailLamps } from './tail-lamps';
 import { trainInrushRule } from './train-inrush';

@@ -106,6 +106,7 @@ class Way {
   private readonly switches: readonly string[];
   private readonly filaments: Filament[];
   private readonly remembers: boolean;
+  private readonly symmetric: boolean;
   private readonly probesFor: (plan: Plan) => Probe[];
   private readonly optics: readonly LampOptics[];
   private solver: StateSolver | null = null;
@@ -126,6 +127,7 @@ class Way {
     this.filaments = live
       .filter((p) => p.kind === 'bulb')
       .map((p) => ({ element: elementId('x', p.id), bulb: p.bulb, ohms: p.bulb.volts / p.bulb.amps }));
+    this.symmetric = behindBridges(vehicle, this.lowered);
     this.remembers = netlist.elements.some((e) => e.kind === 'capacitor');
     this.optics = this.lamps.map((l) => opticsOf(vehicle, l));
     const at = (part: string, terminal: string): string => nodeOf.get(`${part}.${terminal}`) ?? GROUND;
@@ -233,7 +235,8 @@ class Way {
     const source = supplyKind(supply)
       .lower(supply, { right: 'r', left: GROUND }, { controls }, {})
       .find((e) => e.id === 'v_supply');
-    return source?.kind === 'voltage' ? levelsOf(source.wave) : [];
+    const levels = source?.kind === 'voltage' ? levelsOf(source.wave) : [];
+    return this.symmetric ? folded(levels) : levels;
   }
 
   private ohmsOf(state: VehicleState, on: ReadonlySet<string>): Map<string, number> {
@@ -353,6 +356,32 @@ interface LampOptics {
   readonly beamDegrees: number;
   readonly aimDegrees: number;
   readonly lensShare: number;
+}
+
+/** Whether all that hangs on the rails hangs behind full bridges, so that it answers both polarities alike. */
+function behindBridges({ assembly, supply }: Vehicle, { netlist, nodeOf }: Lowered): boolean {
+  if (supply.kind === 'dc-track') return false;
+  const rails = [GROUND, nodeOf.get('rails.right')!];
+  const bridges = new Set(
+    assembly.parts.filter((p) => p.kind === 'bridge' || p.kind === 'decoder').map((p) => p.id),
+  );
+  return netlist.elements.every(
+    (e) =>
+      !rails.some((r) => e.a === r || e.b === r) ||
+      e.of?.part === 'rails' ||
+      e.of?.role === 'bleed' ||
+      (e.kind === 'diode' && bridges.has(e.of?.part ?? '')),
+  );
+}
+
+/** Levels without their signs, like ones together. */
+function folded(levels: readonly Level[]): Level[] {
+  const shares = new Map<number, number>();
+  for (const { volts, share } of levels) {
+    const key = Number(Math.abs(volts).toPrecision(12));
+    shares.set(key, (shares.get(key) ?? 0) + share);
+  }
+  return [...shares].map(([volts, share]) => ({ volts, share }));
 }
 
 const magnitude =
