@@ -22,6 +22,12 @@ const router = createBrowserRouter([
       },
       { path: 'new', lazy: async () => ({ Component: (await import('./pages/line-page')).NewCoachPage }) },
       {
+        path: 'new-locomotive',
+        lazy: async () => ({
+          Component: (await import('./pages/new-locomotive-page')).NewLocomotivePage,
+        }),
+      },
+      {
         path: 'bench/:jobId/:stage?',
         lazy: async () => ({ Component: (await import('./pages/bench-page')).BenchPage }),
       },

@@ -14,6 +14,7 @@ import { useSolved, usualOf } from '../store/use-solved';
 import { useLiveRun } from '../workers/use-live-run';
 import { useTask } from '../workers/use-task';
 import { NotFound } from './not-found';
+import { vehicleStages, type VehicleStageId } from './vehicle-stages';
 import { stageOfPath, stages, type StageId } from './stages';
 import { coachIn } from '../../core/document/jobs';
 import type { Layout } from '../../core/document/layout';
@@ -31,6 +32,9 @@ const PowerCutChart = lazy(() => import('../drawings/charts/power-cut-chart'));
 const CellLifeChart = lazy(() => import('../drawings/charts/cell-life-chart'));
 const Scope = lazy(async () => ({ default: (await import('../drawings/charts/scope')).Scope }));
 const LightView = lazy(async () => ({ default: (await import('../drawings/light/light-view')).LightView }));
+const LocomotiveBench = lazy(async () => ({
+  default: (await import('./locomotive-page')).LocomotiveBench,
+}));
 const ComparePanel = lazy(() => import('../panels/compare-panel'));
 
 type PictureKind = 'light' | 'fit' | 'circuit' | 'behaviour' | 'compare';
@@ -57,6 +61,19 @@ export function BenchPage() {
   const { jobId, stage } = useParams();
   const layout = useLayoutStore((s) => s.layout);
   if (!layout || jobId === undefined || !Object.hasOwn(layout.jobs, jobId)) return <NotFound />;
+  if (layout.jobs[jobId].kind === 'locomotive') {
+    if (stage !== undefined && !vehicleStages.some((s) => s.id === stage)) return <NotFound />;
+    return (
+      <Suspense fallback={null}>
+        <LocomotiveBench
+          key={jobId}
+          layout={layout}
+          jobId={jobId}
+          stage={(stage as VehicleStageId | undefined) ?? 'circuit'}
+        />
+      </Suspense>
+    );
+  }
   if (stage !== undefined && !stages.some((s) => s.id === stage)) return <NotFound />;
   return (
     <Bench key={jobId} layout={layout} jobId={jobId} stage={(stage as StageId | undefined) ?? 'circuit'} />

@@ -13,7 +13,10 @@ import { useLayoutStore } from '../store/layout-store';
 import { usualView } from '../store/run-store';
 import { useLine, type LineJob } from '../store/use-line';
 import { useTask } from '../workers/use-task';
-import { coachesOf } from '../../core/document/jobs';
+import { everyday, vehicleOf } from '../../core/study/locomotive/vehicle';
+import { VehicleSolver } from '../../core/study/locomotive/lit';
+import { shownAt } from '../../core/study/locomotive/shown';
+import { coachesOf, locomotivesOf } from '../../core/document/jobs';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
 import './line.css';
@@ -30,7 +33,7 @@ export function LinePage() {
   const trains = useMemo(() => inOrder(layout.trains).map((t) => trainStudy(layout, t.id)), [layout]);
   const coupled = new Set(trains.flatMap((t) => t.cars.map((c) => c.id)));
   const alone = line.filter((j) => !coupled.has(j.id));
-  if (line.length === 0) {
+  if (Object.keys(layout.jobs).length === 0) {
     return (
       <main className="first-coach">
         <h1>Light the first coach</h1>
@@ -44,7 +47,7 @@ export function LinePage() {
   return (
     <main className="line-page">
       <h1 className="visually-hidden">{layout.name}, the line</h1>
-      <Dusk layout={layout} line={line} trains={trains} alone={alone} />
+      {line.length > 0 && <Dusk layout={layout} line={line} trains={trains} alone={alone} />}
       <section className="jobs">
         <div className="jobs-head">
           <h2>Trains</h2>
@@ -62,7 +65,20 @@ export function LinePage() {
           </ul>
         )}
         <div className="jobs-head">
-          <h2>On the line</h2>
+          <h2>Locomotives and railcars</h2>
+          <Button type="primary" onClick={() => void navigate('/new-locomotive')}>
+            Light a locomotive
+          </Button>
+        </div>
+        <ul className="job-list">
+          {locomotivesOf(layout).map((j) => (
+            <li key={j.id}>
+              <VehicleCard layout={layout} jobId={j.id} />
+            </li>
+          ))}
+        </ul>
+        <div className="jobs-head">
+          <h2>Coaches</h2>
           <Button type="primary" onClick={() => void navigate('/new')}>
             Light another coach
           </Button>
@@ -119,6 +135,42 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
         <span>
           {count} {count === 1 ? unit : `${unit}s`},{' '}
           {line.light && line.light.litLux > 0 ? nearestWord(line.light.litLux).name.toLowerCase() : 'dark'}
+        </span>
+      </div>
+      <p>
+        <span className={state.className}>{state.text}</span>
+      </p>
+      {first && !judged.stale && <p>{first.title}</p>}
+      {judged.failure && <p className="field-refusal">{judged.failure}</p>}
+    </Link>
+  );
+}
+
+function VehicleCard({ layout, jobId }: { readonly layout: Layout; readonly jobId: string }) {
+  const judged = useTask((tasks) => tasks.judgeVehicle(layout, jobId), [layout, jobId]);
+  const { job, shown, amps } = useMemo(() => {
+    const vehicle = vehicleOf(layout, jobId);
+    try {
+      const lit = new VehicleSolver(vehicle).lit(everyday(vehicle));
+      return { job: vehicle.job, shown: shownAt(vehicle.job, lit), amps: lit.supplyAmps };
+    } catch {
+      // The bench says why it cannot be solved.
+      return { job: vehicle.job, shown: shownAt(vehicle.job, null), amps: 0 };
+    }
+  }, [layout, jobId]);
+  const state = attention(judged.stale ? null : judged.answer);
+  const first = judged.answer?.[0];
+  return (
+    <Link className="job-card" to={`/bench/${jobId}`}>
+      <h3>{job.name}</h3>
+      <div className="facts">
+        <span>{formatQuantity(amps, 'amp')}</span>
+        <span>
+          {supplyKind(layout.supplies[job.supplyId]).name}
+          {job.decoder ? ', decoder' : ''}
+        </span>
+        <span>
+          A {shown.A}, B {shown.B}
         </span>
       </div>
       <p>

@@ -63,7 +63,10 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             <BodyField
               watts={group.ratedWatts}
               onChange={(watts) =>
-                edit('Resistor body', (draft) => void (coachIn(draft, jobId).groups[group.id].ratedWatts = watts))
+                edit(
+                  'Resistor body',
+                  (draft) => void (coachIn(draft, jobId).groups[group.id].ratedWatts = watts),
+                )
               }
             />
           </div>
@@ -108,7 +111,10 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             figure={reservoir.farads}
             limits={{ least: 1e-9, most: 0.5, range: '1 nF to 500 mF' }}
             onCommit={(farads) =>
-              edit('Reservoir', (draft) => void (coachIn(draft, jobId).conditioning.reservoir!.farads = farads))
+              edit(
+                'Reservoir',
+                (draft) => void (coachIn(draft, jobId).conditioning.reservoir!.farads = farads),
+              )
             }
           />
           <SelectField
@@ -190,7 +196,10 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               figure={regulator.outVolts}
               limits={{ least: 1, most: 24, range: '1 V to 24 V' }}
               onCommit={(v) =>
-                edit('Regulator', (draft) => void (coachIn(draft, jobId).conditioning.regulator!.outVolts = v))
+                edit(
+                  'Regulator',
+                  (draft) => void (coachIn(draft, jobId).conditioning.regulator!.outVolts = v),
+                )
               }
             />
             <NumberField
@@ -199,7 +208,10 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               figure={regulator.dropoutVolts}
               limits={{ least: 0, most: 5, range: '0 V to 5 V' }}
               onCommit={(v) =>
-                edit('Dropout', (draft) => void (coachIn(draft, jobId).conditioning.regulator!.dropoutVolts = v))
+                edit(
+                  'Dropout',
+                  (draft) => void (coachIn(draft, jobId).conditioning.regulator!.dropoutVolts = v),
+                )
               }
             />
           </div>

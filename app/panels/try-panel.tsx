@@ -136,7 +136,9 @@ function DeadRail({
           unit="millimetre"
           figure={ride.deadMillimetres}
           limits={{ least: 0, most: 2000, range: '0 mm to 2000 mm' }}
-          onCommit={(mm) => edit('Dead rail', (draft) => void (coachIn(draft, jobId).ride.deadMillimetres = mm))}
+          onCommit={(mm) =>
+            edit('Dead rail', (draft) => void (coachIn(draft, jobId).ride.deadMillimetres = mm))
+          }
         />
         <NumberField
           label={`At, of ${layout.scale} scale`}

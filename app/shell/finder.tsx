@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { inOrder } from '../../core/document/in-order';
 import { useLayoutStore } from '../store/layout-store';
 import { stages } from '../pages/stages';
+import { vehicleStages } from '../pages/vehicle-stages';
 
 interface Find {
   readonly name: string;
@@ -21,10 +22,11 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
     { name: 'Line', where: 'the layout at a glance', go: '/' },
     { name: 'Drawer', where: 'parts you own', go: '/drawer' },
     { name: 'Light another coach', where: 'a few questions', go: '/new' },
+    { name: 'Light a locomotive', where: 'a few questions', go: '/new-locomotive' },
     ...inOrder(layout?.trains ?? {}).map((t) => ({ name: t.name, where: 'a train', go: `/train/${t.id}` })),
     ...inOrder(layout?.jobs ?? {}).flatMap((job) => [
       { name: job.name, where: 'on the bench', go: `/bench/${job.id}` },
-      ...stages.map((s) => ({
+      ...(job.kind === 'coach' ? stages : vehicleStages).map((s) => ({
         name: `${job.name}: ${s.name}`,
         where: s.says,
         go: `/bench/${job.id}/${s.id}`,

@@ -1,4 +1,3 @@
-import { coachIn } from '../../core/document/jobs';
 import { RedoOutlined, SearchOutlined, UndoOutlined } from '@ant-design/icons';
 import { Alert, Button } from 'antd';
 import { lazy, Suspense, useEffect, useState } from 'react';
@@ -33,7 +32,8 @@ export function Shell() {
   const [panel, setPanel] = useState<'finder' | 'keys' | null>(null);
   const match = useMatch('/bench/:jobId/*');
   const jobId = match?.params.jobId;
-  const job = jobId !== undefined && layout && Object.hasOwn(layout.jobs, jobId) ? coachIn(layout, jobId) : null;
+  const job =
+    jobId !== undefined && layout && Object.hasOwn(layout.jobs, jobId) ? layout.jobs[jobId] : null;
 
   useEffect(() => {
     void openLastOrDemo().then(setNotice);

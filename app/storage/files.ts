@@ -8,10 +8,15 @@ export function exportLayout(layout: Layout): void {
       .replace(/[^\p{L}\p{N}]+/gu, '-')
       .replace(/^-|-$/g, '')
       .toLowerCase() || 'layout';
-  const url = URL.createObjectURL(new Blob([writeLayout(layout)], { type: 'application/json' }));
+  saveFile(`${name}.hazel.json`, writeLayout(layout), 'application/json');
+}
+
+/** Hands a text to the person as a file. */
+export function saveFile(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;
-  link.download = `${name}.hazel.json`;
+  link.download = name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 1000);
 }

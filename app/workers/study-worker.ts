@@ -21,6 +21,9 @@ import type { CuttingStudy } from '../../core/study/cutting';
 import type { LiveRun, RunControls, RunSample, RunStart } from '../../core/study/live-run';
 import type { Placing } from '../../core/study/place-lamps';
 import type { CarMatch } from '../../core/study/train';
+import type { ShortestProof } from '../../core/study/locomotive/shortest-proof';
+import type { ThrottleSweep } from '../../core/study/locomotive/throttle-sweep';
+import type { TruthTable } from '../../core/study/locomotive/states';
 import type { TrainInrush } from '../../core/study/train-inrush';
 
 // What the bench asks for at once is here; what waits for a press is fetched with it.
@@ -150,6 +153,32 @@ const tasks = {
       return false;
     });
     return { patches, before, after };
+  },
+  async judgeVehicle(layout: Layout, jobId: string, onSupply?: string): Promise<Finding[]> {
+    const { checkVehicle } = await import('../../core/finding/locomotive/check-vehicle');
+    return checkVehicle(layout, jobId, onSupply);
+  },
+  /** Every state of a locomotive, and on a DC track its throttle sweep. */
+  async vehicleStates(
+    layout: Layout,
+    jobId: string,
+    onSupply?: string,
+  ): Promise<{ table: TruthTable; sweep: ThrottleSweep | null }> {
+    const [{ vehicleOf }, { truthTable }, { throttleSweep }] = await Promise.all([
+      import('../../core/study/locomotive/vehicle'),
+      import('../../core/study/locomotive/states'),
+      import('../../core/study/locomotive/throttle-sweep'),
+    ]);
+    const vehicle = vehicleOf(layout, jobId, onSupply);
+    return { table: truthTable(vehicle), sweep: throttleSweep(vehicle) };
+  },
+  /** The fewest touches that expose every single wiring fault. */
+  async shortestProof(layout: Layout, jobId: string, onSupply?: string): Promise<ShortestProof | null> {
+    const [{ vehicleOf }, { shortestProof }] = await Promise.all([
+      import('../../core/study/locomotive/vehicle'),
+      import('../../core/study/locomotive/shortest-proof'),
+    ]);
+    return shortestProof(vehicleOf(layout, jobId, onSupply));
   },
   /** Puts a coach on its loop. */
   async startRun(start: RunStart): Promise<void> {

@@ -71,6 +71,8 @@ export type Part = PartBase &
         readonly kind: 'decoder';
         readonly outputs: readonly DecoderOutput[];
         readonly onOhms: number;
+        /** Taken out of its socket: its contacts are bare. */
+        readonly unplugged: boolean;
       }
     | {
         /** A battery with a resistor in one lead: the bench tester. */

@@ -269,6 +269,11 @@ function decoderElements(
     ohms: BLEED_OHMS,
     of: of('bleed'),
   });
+  // Its socket is bare: only what keeps the contacts from floating is left.
+  if (part.unplugged)
+    return ['red', 'black', 'blue', ...part.outputs.map((o) => o.id)].map((terminal) =>
+      bleed(elementId('r', `decoder_bleed_${terminal}`), node(terminal)),
+    );
   return [
     diode(1, red, blue),
     diode(2, black, blue),

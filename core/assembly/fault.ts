@@ -1,4 +1,4 @@
-import { terminalsOf, type Assembly, type Lead, type Terminal } from './assembly';
+import { terminalKey, terminalsOf, type Assembly, type Lead, type Terminal } from './assembly';
 
 /** A solder bridge. */
 const SHORT_OHMS = 0.01;
@@ -10,8 +10,13 @@ export type Fault =
   | { readonly kind: 'cold-joint'; readonly lead: string; readonly ohms: number }
   | { readonly kind: 'wrong-value'; readonly part: string; readonly ohms: number }
   | { readonly kind: 'short'; readonly part: string }
-  /** Two leads changed places at the ends they start from. */
-  | { readonly kind: 'swapped'; readonly leads: readonly [string, string] };
+  /** Of these leads, what should end at one terminal ends at the other, and the other way round. */
+  | {
+      readonly kind: 'exchanged';
+      readonly leads: readonly string[];
+      readonly one: Terminal;
+      readonly other: Terminal;
+    };
 
 /** Which terminals change places when a part goes in the wrong way round. */
 const opposite: Readonly<Record<string, string>> = {
@@ -59,12 +64,15 @@ export function withFault(assembly: Assembly, fault: Fault): Assembly {
       };
       return { ...assembly, leads: [...assembly.leads, bridge] };
     }
-    case 'swapped': {
-      const [one, other] = fault.leads.map((id) => assembly.leads.find((l) => l.id === id)!);
+    case 'exchanged': {
+      const { one, other } = fault;
+      const [a, b] = [terminalKey(one), terminalKey(other)];
+      const moved = (t: Terminal): Terminal =>
+        terminalKey(t) === a ? other : terminalKey(t) === b ? one : t;
       return {
         ...assembly,
         leads: assembly.leads.map((l) =>
-          l.id === one.id ? { ...l, from: other.from } : l.id === other.id ? { ...l, from: one.from } : l,
+          fault.leads.includes(l.id) ? { ...l, from: moved(l.from), to: moved(l.to) } : l,
         ),
       };
     }

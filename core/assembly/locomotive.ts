@@ -91,6 +91,7 @@ class Laying {
       label: 'Decoder',
       outputs: type.outputs,
       onOhms: type.onOhms,
+      unplugged: false,
       path: this.at('decoder'),
     });
     this.wire(t('rails', 'right'), t('decoder', 'red'), 'right');

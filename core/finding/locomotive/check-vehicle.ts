@@ -5,6 +5,7 @@ import { decoderOverload } from './decoder-overload';
 import { endDark } from './end-dark';
 import { faint } from './faint';
 import { firstShow } from './first-show';
+import { fitClash } from './fit-clash';
 import { headAndTailExchanged } from './head-and-tail-exchanged';
 import { vehicleLampCurrent } from './lamp-current';
 import { logicLevel } from './logic-level';
@@ -40,6 +41,7 @@ export const vehicleRules: readonly VehicleRule[] = [
   looseLamp,
   firstShow,
   notInMapping,
+  fitClash,
 ];
 
 /**

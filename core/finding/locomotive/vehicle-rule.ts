@@ -84,7 +84,7 @@ export function stateWords(vehicle: Vehicle, state: VehicleState): string {
   const off = Object.entries(state.switches)
     .filter(([, on]) => !on)
     .map(([id]) => `${vehicle.job.circuits[id].switch?.name ?? 'switch'} off`);
-  return [state.direction, ...pressed, ...off].join(', ');
+  return [state.direction, ...pressed, ...new Set(off)].join(', ');
 }
 
 type Die = { readonly lampId: string; readonly second: boolean };

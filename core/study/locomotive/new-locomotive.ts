@@ -113,7 +113,7 @@ export function newLocomotive(layout: Layout, wish: VehicleWish): Change & { rea
       decoder: null,
       fit: {
         boreMillimetres: 3,
-        clearanceMillimetres: 4,
+        clearanceMillimetres: 6,
         threadedFirst: true,
         pipeLeftMillimetres: 0,
         pipeLengthMillimetres: 0,

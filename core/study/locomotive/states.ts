@@ -15,7 +15,7 @@ const MOST_TOGETHER = 8;
 export interface Reach {
   readonly states: readonly VehicleState[];
   readonly functions: readonly number[];
-  /** Circuits with a switch. */
+  /** Names of its switches; one of a name switches every circuit that has it. */
   readonly switches: readonly string[];
   /** What was tried in groups, and why; null where every combination is there. */
   readonly grouped: string | null;
@@ -33,9 +33,10 @@ export function functionsOf(decoder: DecoderRecord): number[] {
 /** Every state a vehicle can be in: direction, functions, standing or moving, presses of the stepping function, switches. */
 export function reachableStates(vehicle: Vehicle): Reach {
   const { job } = vehicle;
-  const switches = inOrder(job.circuits)
-    .filter((c) => c.switch !== null && Object.values(job.lamps).some((l) => l.circuitId === c.id))
-    .map((c) => c.id);
+  const switched = inOrder(job.circuits).filter(
+    (c) => c.switch !== null && Object.values(job.lamps).some((l) => l.circuitId === c.id),
+  );
+  const switches = [...new Set(switched.map((c) => c.switch!.name))];
   const functions = job.decoder ? functionsOf(job.decoder) : [];
   const speeds =
     job.decoder && Object.values(job.decoder.outputs).some((o) => o.moving !== 'any')
@@ -52,7 +53,7 @@ export function reachableStates(vehicle: Vehicle): Reach {
           direction,
           moving,
           presses: p,
-          switches: Object.fromEntries(switches.map((id) => [id, on.includes(id)])),
+          switches: Object.fromEntries(switched.map((c) => [c.id, on.includes(c.switch!.name)])),
         })),
       ),
     ),

@@ -4,7 +4,7 @@ import { change } from '../../document/patch';
 import { locomotiveIn } from '../../document/jobs';
 import { VehicleSolver } from './lit';
 import { driveKey, truthTable } from './states';
-import { everyday, vehicleOf, type Vehicle } from './vehicle';
+import { vehicleOf, type Vehicle } from './vehicle';
 import type { Draft } from 'immer';
 import type { End } from '../../document/ends';
 import type { LocomotiveRecord } from '../../document/locomotive-record';
@@ -86,16 +86,4 @@ export function cureFor(vehicle: Vehicle, end: End): Cure | null {
 export function supplyIdOf({ assembly }: Vehicle): string {
   const rails = assembly.parts.find((p) => p.kind === 'rails');
   return rails?.kind === 'rails' ? rails.supplyId : '';
-}
-
-/** What an end shows at this moment, in words: "End A: red, both; it should be white". */
-export function shownAt(vehicle: Vehicle, direction: 'forward' | 'reverse'): Record<End, string> {
-  const lit = new VehicleSolver(vehicle).lit(everyday(vehicle, { direction }));
-  const at = (end: End): string => {
-    const names = lit.lamps
-      .filter((l) => vehicle.job.lamps[l.lampId].end === end && l.lightness >= 9)
-      .map((l) => lampName(vehicle.job, l.lampId));
-    return names.length === 0 ? 'dark' : [...new Set(names)].join(', ');
-  };
-  return { A: at('A'), B: at('B') };
 }

@@ -1,0 +1,25 @@
+import { lampBodies } from '../../../core/part/lamp-body';
+import { screenColour } from '../../../core/light/colour';
+import type { LitState } from '../../../core/study/locomotive/lit';
+import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+
+/** How one lamp looks now: its colour on the screen and how strongly, 0 to 1. */
+export interface LampGlow {
+  readonly colour: string;
+  readonly strength: number;
+}
+
+/** What each lamp shows, by lamp; the stronger colour of a two-colour one. */
+export function lampGlows(lit: LitState | null, share: (lampId: string) => number): Map<string, LampGlow> {
+  const glows = new Map<string, LampGlow>();
+  for (const l of lit?.lamps ?? []) {
+    const strength = Math.min(1, l.lightness / 100) * Math.cbrt(share(l.lampId));
+    if (strength <= (glows.get(l.lampId)?.strength ?? -1)) continue;
+    glows.set(l.lampId, { colour: screenColour(l.xy), strength });
+  }
+  return glows;
+}
+
+/** Radius a lamp is drawn with, in millimetres. */
+export const lampRadius = (lamp: LocomotiveRecord['lamps'][string]): number =>
+  Math.max(0.5, lamp.lensMillimetres / 2, lampBodies[lamp.body].lensMillimetres / 2.4);

@@ -1,0 +1,121 @@
+import { functionSheet } from '../../../core/build/function-sheet';
+import { leadsOf } from '../../../core/study/locomotive/leads';
+import { inOrder } from '../../../core/document/in-order';
+import { lampName } from '../../../core/document/lamp-name';
+import { formatQuantity } from '../../../core/quantity/format';
+import { Wire } from './plug-view';
+import type { LitState } from '../../../core/study/locomotive/lit';
+import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { WireColour } from '../../../core/document/wire-legend';
+
+interface SheetViewProps {
+  readonly job: LocomotiveRecord;
+  readonly lit: LitState | null;
+}
+
+/** The sheet for the bench: function, pad, wire colour, lamps, brightness; on the rails, lead by lead. */
+export function SheetView({ job, lit }: SheetViewProps) {
+  return (
+    <div className="sheet-view">
+      <h3>
+        {job.name}: {job.decoder ? 'function, pad, wire, lamps, brightness' : 'which lead, which lamps'}
+      </h3>
+      {job.decoder ? <Functions job={job} lit={lit} /> : <Leads job={job} />}
+      <div className="button-row">
+        <button type="button" className="print-button" onClick={() => print()}>
+          Print this sheet
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function Functions({ job, lit }: SheetViewProps) {
+  const lines = functionSheet(job);
+  return (
+    <>
+      <table className="sheet">
+        <thead>
+          <tr>
+            <th>Function</th>
+            <th>Pad</th>
+            <th>Wire</th>
+            <th>Lamps</th>
+            <th>Brightness</th>
+            <th>Now</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines
+            .filter((l) => !l.spare)
+            .map((l) => (
+              <tr key={l.output}>
+                <th>{l.functions || '—'}</th>
+                <td>
+                  {l.outputName.split(',')[0]}, {l.pad}
+                </td>
+                <td>{l.colour ? <Wire colour={l.colour as WireColour} /> : 'own colour'}</td>
+                <td>{l.lamps.join(', ') || '—'}</td>
+                <td>
+                  {Math.round(l.brightness * 100)} % <small>{l.effect.toLowerCase()}</small>
+                </td>
+                <td>{nowWords(lit?.outputAmps.get(l.output) ?? 0)}</td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+      <p className="hint">
+        Spare:{' '}
+        {lines
+          .filter((l) => l.spare)
+          .map((l) => l.outputName.toLowerCase())
+          .join('; ') || 'none'}
+        .
+      </p>
+    </>
+  );
+}
+
+/** What flows in an output now; one that is off leaks next to nothing. */
+const nowWords = (amps: number): string =>
+  amps < LEAK_AMPS ? 'off' : formatQuantity(amps, 'amp', { significant: 2 });
+const LEAK_AMPS = 1e-6;
+
+function Leads({ job }: { readonly job: LocomotiveRecord }) {
+  return (
+    <table className="sheet">
+      <thead>
+        <tr>
+          <th>Circuit</th>
+          <th>Leads</th>
+          <th>Lamps</th>
+          <th>Resistors</th>
+        </tr>
+      </thead>
+      <tbody>
+        {inOrder(job.circuits).map((c) => {
+          const lamps = inOrder(job.lamps).filter((l) => l.circuitId === c.id);
+          const [one, two] = leadsOf(job, c);
+          return (
+            <tr key={c.id}>
+              <th>{c.name}</th>
+              <td>
+                <Wire colour={one.colour} /> {one.name}
+                <br />
+                <Wire colour={two.colour} /> {two.name}
+              </td>
+              <td>{lamps.map((l) => lampName(job, l.id)).join(', ') || '—'}</td>
+              <td>
+                {c.topology === 'resistor-each' ||
+                c.topology === 'own-bridge' ||
+                c.topology === 'regulated-board'
+                  ? [...new Set(lamps.map((l) => formatQuantity(l.ohms, 'ohm')))].join(', ') + ' each'
+                  : formatQuantity(c.ohms, 'ohm')}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,329 @@
+import { netsOf, terminalKey, type Assembly, type Part } from '../../../core/assembly/assembly';
+import { diesOf } from '../../../core/assembly/locomotive';
+import { inOrder } from '../../../core/document/in-order';
+import { lampName } from '../../../core/document/lamp-name';
+import { lampRoles } from '../../../core/document/lamp-roles';
+import { screenColour } from '../../../core/light/colour';
+import { formatQuantity, shortOhms } from '../../../core/quantity/format';
+import { leadsOf } from '../../../core/study/locomotive/leads';
+import { wireHex } from '../../theme/wire-colours';
+import { DiodeSymbol, ElectrolyticSymbol, ResistorSymbol, SwitchSymbol } from '../circuit/symbols';
+import type { SolvedVehicle } from '../../store/use-vehicle';
+import type { LampCircuitRecord } from '../../../core/document/locomotive-record';
+import '../circuit/circuit.css';
+
+interface VehicleCircuitViewProps {
+  readonly solved: SolvedVehicle;
+  readonly flagged: ReadonlySet<string>;
+}
+
+const WIDTH = 590;
+const LABELS = 96;
+const PART = 62;
+const PITCH = 84;
+const BAND = 154;
+const TOP = 34;
+const BOTTOM = 112;
+
+/** Every circuit of a locomotive as a ladder between its two leads, with milliamps as solved. */
+export function VehicleCircuitView({ solved, flagged }: VehicleCircuitViewProps) {
+  const { job, assembly } = solved.vehicle;
+  const circuits = inOrder(job.circuits).filter((c) =>
+    Object.values(job.lamps).some((l) => l.circuitId === c.id),
+  );
+  const bands = circuits.flatMap((c) => ladders(assembly, c));
+  return (
+    <svg
+      className="circuit vehicle-circuit"
+      style={{ height: 'auto' }}
+      viewBox={`0 0 ${WIDTH} ${Math.max(1, bands.length) * BAND}`}
+      role="img"
+      aria-label={`Circuits of ${job.name}: ${circuits.map((c) => c.name).join(', ')}`}
+    >
+      {bands.map((band, i) => (
+        <g key={`${band.circuit.id} ${band.way}`} transform={`translate(0 ${i * BAND})`}>
+          <Ladder band={band} solved={solved} flagged={flagged} />
+        </g>
+      ))}
+      {bands.length === 0 && (
+        <text className="note" x={20} y={60}>
+          No circuit yet.
+        </text>
+      )}
+    </svg>
+  );
+}
+
+interface Band {
+  readonly circuit: LampCircuitRecord & { readonly id: string };
+  readonly way: string;
+  /** Parts in the first lead, from its far end; what makes a plus and a minus; the lamps. */
+  readonly inLead: readonly Part[];
+  readonly source: readonly Part[];
+  readonly lamps: readonly Part[];
+}
+
+/** A circuit as one ladder, or two where each direction has a board of its own. */
+function ladders(assembly: Assembly, circuit: LampCircuitRecord & { readonly id: string }): Band[] {
+  const own = (p: Part): boolean =>
+    p.path[2] === 'circuits' ? p.path[3] === circuit.id : 'groupId' in p && p.groupId === circuit.id;
+  const parts = assembly.parts.filter(own);
+  const lamps = parts.filter((p) => (p.kind === 'lamp' && p.id === diesOf(p.lampId)[0]) || p.kind === 'bulb');
+  const inLead = parts.filter(
+    (p) =>
+      p.kind === 'switch' ||
+      (p.kind === 'diode' && p.role === 'steering') ||
+      (p.kind === 'resistor' && p.role === 'shared'),
+  );
+  const source = parts.filter(
+    (p) =>
+      p.kind === 'bridge' ||
+      (p.kind === 'diode' && p.role === 'rectifier') ||
+      p.kind === 'regulator' ||
+      p.kind === 'electrolytic',
+  );
+  const ways = [...new Set(source.filter((p) => p.kind === 'regulator').map((p) => p.id.split('-').at(-1)!))];
+  if (ways.length === 0) return lamps.length > 0 ? [{ circuit, way: '', inLead, source, lamps }] : [];
+  const nets = netsOf(assembly);
+  return ways.map((way) => {
+    const out = nets.get(`regulator-${circuit.id}-${way}.out`);
+    const mine = lamps.filter((l) => nets.get(`resistor-${l.id.slice('lamp-'.length)}.one`) === out);
+    return { circuit, way, inLead, source: source.filter((p) => p.id.endsWith(way)), lamps: mine };
+  });
+}
+
+interface LadderProps {
+  readonly band: Band;
+  readonly solved: SolvedVehicle;
+  readonly flagged: ReadonlySet<string>;
+}
+
+function Ladder({ band, solved, flagged }: LadderProps) {
+  const { circuit, inLead, source, lamps } = band;
+  const { job, assembly } = solved.vehicle;
+  const nets = netsOf(assembly);
+  const net = (part: string, terminal: string): string | undefined =>
+    nets.get(terminalKey({ part, terminal }));
+  const [one, two] = leadsOf(job, circuit);
+  const back = band.way === 'other';
+  const [upper, lower] = back ? [two, one] : [one, two];
+  let x = LABELS;
+  const inLine = inLead.map((part) => {
+    const at = { from: { x: x + 6, y: TOP }, to: { x: x + PART - 6, y: TOP } };
+    x += PART;
+    return { part, ...at };
+  });
+  const box = source.find((p) => p.kind === 'bridge' || p.kind === 'regulator' || p.kind === 'diode');
+  const boxAt = x + 6;
+  if (box) x += 86;
+  const reservoir = source.find((p) => p.kind === 'electrolytic');
+  const reservoirAt = x + 26;
+  if (reservoir) x += 58;
+  const start = x + 22;
+  const pitch = Math.min(PITCH, (WIDTH - start - 40) / Math.max(1, lamps.length - 1));
+  const end = start + (lamps.length - 1) * pitch;
+  const minusNet = box?.kind === 'bridge' ? net(box.id, 'minus') : undefined;
+  const topNet = topNetOf();
+  function topNetOf(): string | undefined {
+    const shared = inLead.find((p) => p.kind === 'resistor');
+    if (box?.kind === 'bridge') return net(box.id, 'plus');
+    const regulator = source.find((p) => p.kind === 'regulator');
+    if (regulator) return net(regulator.id, 'out');
+    if (shared) return net(shared.id, 'two');
+    const last = inLead.at(-1);
+    if (last?.kind === 'switch') return net(last.id, 'two');
+    if (last?.kind === 'diode')
+      return [net(last.id, 'anode'), net(last.id, 'cathode')].find((n) => n !== nets.get(one.terminal));
+    return nets.get(one.terminal);
+  }
+  return (
+    <g>
+      <text className="name" x={8} y={14}>
+        {circuit.name}
+      </text>
+      <LeadLabel y={TOP} lead={upper} />
+      <LeadLabel y={BOTTOM} lead={lower} />
+      <path className="wire" d={`M${LABELS - 8} ${TOP}H${inLine[0]?.from.x ?? (box ? boxAt : start)}`} />
+      <path className="wire" d={`M${LABELS - 8} ${BOTTOM}H${Math.max(end, box ? boxAt + 74 : start)}`} />
+      {inLine.map(({ part, from, to }, i) => (
+        <g key={part.id}>
+          {part.kind === 'switch' ? (
+            <SwitchSymbol from={from} to={to} on={solved.state.switches[circuit.id] ?? part.on} />
+          ) : part.kind === 'diode' ? (
+            <>
+              {conductsAway(part) ? <DiodeSymbol from={from} to={to} /> : <DiodeSymbol from={to} to={from} />}
+              {circuit.steering === 'bridged' && (
+                <path
+                  className="wire"
+                  d={`M${from.x + 4} ${TOP}v-16h${to.x - from.x - 8}v16`}
+                  strokeDasharray="4 3"
+                />
+              )}
+            </>
+          ) : (
+            <ResistorSymbol from={from} to={to} />
+          )}
+          <text
+            className={flagged.has(part.id) ? 'value small flagged' : 'note'}
+            x={(from.x + to.x) / 2}
+            y={TOP + 22}
+            textAnchor="middle"
+          >
+            {part.kind === 'resistor'
+              ? shortOhms(part.ohms)
+              : part.kind === 'switch'
+                ? 'switch'
+                : circuit.steering === 'bridged'
+                  ? 'bridged'
+                  : 'old diode'}
+          </text>
+          <path className="wire" d={`M${to.x} ${TOP}H${inLine[i + 1]?.from.x ?? (box ? boxAt : start)}`} />
+        </g>
+      ))}
+      {box && (
+        <g className="symbol">
+          <rect x={boxAt} y={TOP - 14} width={74} height={BOTTOM - TOP + 28} rx={5} />
+          <path d={`M${boxAt + 74} ${TOP}H${start}`} />
+        </g>
+      )}
+      {box && (
+        <>
+          <text className="name" x={boxAt + 37} y={(TOP + BOTTOM) / 2 - 2} textAnchor="middle">
+            {box.kind === 'bridge' ? 'bridge' : 'board'}
+          </text>
+          <text className="value small" x={boxAt + 37} y={(TOP + BOTTOM) / 2 + 16} textAnchor="middle">
+            {box.kind === 'bridge' ? '+ / −' : formatQuantity(circuit.regulatedVolts, 'volt')}
+          </text>
+        </>
+      )}
+      {reservoir?.kind === 'electrolytic' && (
+        <>
+          <ElectrolyticSymbol from={{ x: reservoirAt, y: TOP }} to={{ x: reservoirAt, y: BOTTOM }} />
+          <text className="note" x={reservoirAt + 8} y={BOTTOM - 12}>
+            {formatQuantity(reservoir.farads, 'farad')}
+          </text>
+        </>
+      )}
+      {lamps.length > 1 && <path className="wire" d={`M${start} ${TOP}H${end}`} />}
+      {lamps.map((part, i) => (
+        <Column
+          key={part.id}
+          part={part}
+          x={start + i * pitch}
+          solved={solved}
+          flagged={flagged.has(part.id)}
+          onTop={(terminalPart, terminal) => net(terminalPart, terminal) === topNet && topNet !== minusNet}
+        />
+      ))}
+    </g>
+  );
+
+  /** Whether the first lead reaches the diode at its anode. */
+  function conductsAway(part: Part): boolean {
+    return (
+      net(part.id, 'anode') === nets.get(one.terminal) ||
+      inLead.some((p) => p.kind === 'switch' && net(p.id, 'two') === net(part.id, 'anode'))
+    );
+  }
+}
+
+function LeadLabel({ y, lead }: { readonly y: number; readonly lead: ReturnType<typeof leadsOf>[number] }) {
+  return (
+    <>
+      <line className="rail" x1={8} y1={y} x2={LABELS - 8} y2={y} stroke={wireHex[lead.colour]} />
+      {lead.colour === 'white' && (
+        <line x1={8} y1={y + 2.6} x2={LABELS - 8} y2={y + 2.6} stroke="#84929a" strokeWidth={1} />
+      )}
+      <text className="note" x={8} y={y - 7}>
+        {lead.short}
+      </text>
+    </>
+  );
+}
+
+interface ColumnProps {
+  readonly part: Part;
+  readonly x: number;
+  readonly solved: SolvedVehicle;
+  readonly flagged: boolean;
+  readonly onTop: (part: string, terminal: string) => boolean;
+}
+
+/** One lamp between the two lines: its own resistor where it has one, both colours of a two-colour lamp. */
+function Column({ part, x, solved, flagged, onTop }: ColumnProps) {
+  if (part.kind !== 'lamp' && part.kind !== 'bulb') return null;
+  const { job, assembly } = solved.vehicle;
+  const lamp = job.lamps[part.lampId];
+  const resistor = assembly.parts.find((p) => p.id === `resistor-${part.lampId}`);
+  const above = resistor ? onTop(resistor.id, 'one') : false;
+  const [from, to] = resistor ? (above ? [TOP + 34, BOTTOM] : [TOP, BOTTOM - 34]) : [TOP, BOTTOM];
+  const readings = solved.lit?.lamps.filter((l) => l.lampId === part.lampId) ?? [];
+  const [first, second] = readings;
+  const strength = (l: typeof first | undefined): number => Math.min(1, (l?.lightness ?? 0) / 100);
+  const down = resistor
+    ? above
+      ? !lamp.reversed
+      : lamp.reversed
+    : part.kind === 'lamp' && onTop(part.id, 'anode');
+  const middle = (from + to) / 2;
+  const amps = readings.reduce((sum, l) => sum + l.amps, 0);
+  return (
+    <g>
+      <title>{lampName(job, part.lampId)}</title>
+      {resistor?.kind === 'resistor' && (
+        <>
+          <ResistorSymbol
+            from={{ x, y: above ? TOP : BOTTOM - 34 }}
+            to={{ x, y: above ? TOP + 34 : BOTTOM }}
+          />
+          <text className="value small" x={x + 12} y={above ? TOP + 21 : BOTTOM - 13}>
+            {shortOhms(resistor.ohms)}
+          </text>
+        </>
+      )}
+      {first && (
+        <circle
+          cx={x}
+          cy={middle}
+          r={17}
+          fill={screenColour((strength(second) > strength(first) ? second : first).xy)}
+          opacity={0.75 * Math.max(strength(first), strength(second))}
+        />
+      )}
+      {part.kind === 'bulb' ? (
+        <g className="symbol">
+          <line x1={x} y1={from} x2={x} y2={middle - 9} />
+          <line x1={x} y1={middle + 9} x2={x} y2={to} />
+          <circle cx={x} cy={middle} r={9} fill="none" />
+          <path d={`M${x - 6.4} ${middle - 6.4}l12.800 12.800m0 -12.800l-12.800 12.800`} />
+        </g>
+      ) : (
+        <>
+          <DiodeSymbol from={{ x, y: down ? from : to }} to={{ x, y: down ? to : from }} size={8.5} />
+          {lamp.secondPart !== null && (
+            <>
+              <path className="wire" d={`M${x} ${middle - 18}h17v4M${x} ${middle + 18}h17v-4`} />
+              <DiodeSymbol
+                from={{ x: x + 17, y: down ? middle + 14 : middle - 14 }}
+                to={{ x: x + 17, y: down ? middle - 14 : middle + 14 }}
+                size={6.5}
+              />
+            </>
+          )}
+        </>
+      )}
+      <text
+        className={flagged ? 'value small flagged' : 'value small'}
+        x={x}
+        y={BOTTOM + 15}
+        textAnchor="middle"
+      >
+        {(amps * 1e3).toPrecision(amps < 1e-3 ? 2 : 3).replace(/^0\.0+$/, '0')} mA
+      </text>
+      <text className="note" x={x} y={BOTTOM + 28} textAnchor="middle">
+        {lampRoles[lamp.role].name.split(' ')[0].toLowerCase()}
+        {lamp.acrossMillimetres < -0.5 ? ' L' : lamp.acrossMillimetres > 0.5 ? ' R' : ''}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,245 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Choice } from '../../fields/choice';
+import { More } from '../../fields/more';
+import { NumberField } from '../../fields/number-field';
+import { SelectField } from '../../fields/select-field';
+import { bulbs } from '../../../core/part/bulb';
+import { lampBodies, type LampBodyName } from '../../../core/part/lamp-body';
+import { tints } from '../../../core/part/tint';
+import { endNames, otherEnd, type End } from '../../../core/document/ends';
+import { freeId } from '../../../core/document/usual-supply';
+import { inOrder } from '../../../core/document/in-order';
+import { lampName } from '../../../core/document/lamp-name';
+import { lampRoles, type LampRoleName } from '../../../core/document/lamp-roles';
+import { lampTypes } from '../../../core/document/lamp-type';
+import { lampSets } from '../../../core/study/locomotive/lamp-sets';
+import {
+  layLampSet,
+  layOnDecoder,
+  layOnTrack,
+  usualVehicleLamp,
+} from '../../../core/study/locomotive/new-locomotive';
+import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
+import type { Draft } from 'immer';
+import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+
+/** Lamps a long body can hold in a lamp's place: roles, types, bodies, places. */
+export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
+  const set = useVehicleEdit(jobId);
+  const [end, setEnd] = useState<End>('A');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const here = inOrder(job.lamps).filter((l) => l.end === end);
+  const lampId = chosen !== null && here.some((l) => l.id === chosen) ? chosen : here[0]?.id;
+  const lamp = lampId === undefined ? null : job.lamps[lampId];
+  const change = (label: string, recipe: (l: Draft<LocomotiveRecord['lamps'][string]>) => void): void =>
+    set(label, (j) => {
+      if (lampId !== undefined) recipe(j.lamps[lampId]);
+    });
+  /** Wires anew as it was wired, since lamps came or went. */
+  const rewire = (j: Draft<LocomotiveRecord>): void => {
+    if (job.decoder) layOnDecoder(j, job.decoder.type, job.decoder.plug);
+    else {
+      const like = Object.values(job.circuits).find(
+        (c) => c.topology !== 'own-bridge' && c.topology !== 'bulb',
+      );
+      layOnTrack(j, like?.topology ?? 'shared-both-ways');
+    }
+  };
+  const types = lampTypes(layout).filter((t) => t.form === 'led');
+  return (
+    <div className="choices">
+      <h2>Lamps at the ends</h2>
+      <Choice<End>
+        label="End"
+        quiet
+        columns={2}
+        options={endNames.map((e) => ({
+          value: e,
+          name: `End ${e}`,
+          figure: `${Object.values(job.lamps).filter((l) => l.end === e).length} lamps`,
+        }))}
+        value={end}
+        onChoose={setEnd}
+      />
+      <SelectField
+        label="Lay a set at this end"
+        value={undefined}
+        placeholder="choose a set"
+        options={lampSets.map((s) => ({ value: s.id, label: s.name }))}
+        onChange={(id) =>
+          set('Lay a set of lamps', (j) => {
+            layLampSet(j, end, id, layout.scale);
+            rewire(j);
+          })
+        }
+      />
+      <ul className="vehicle-lamps">
+        {here.map((l) => (
+          <li key={l.id}>
+            <button type="button" aria-pressed={l.id === lampId} onClick={() => setChosen(l.id)}>
+              {lampName(job, l.id)}{' '}
+              <small>{l.circuitId === null ? 'loose' : job.circuits[l.circuitId].name}</small>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="button-row">
+        <Button
+          onClick={() => {
+            const id = freeId(job.lamps, `headlight-${end.toLowerCase()}`);
+            set('Another lamp', (j) => {
+              const order = 1 + Math.max(0, ...Object.values(job.lamps).map((l) => l.order));
+              j.lamps[id] = usualVehicleLamp(job, 'headlight', end, order, layout.scale);
+            });
+            setChosen(id);
+          }}
+        >
+          Another lamp
+        </Button>
+        {here.length > 0 && (
+          <Button
+            onClick={() =>
+              set(`Like end ${end}`, (j) => {
+                const far = otherEnd(end);
+                for (const [id, l] of Object.entries(job.lamps))
+                  if (l.end === far) Reflect.deleteProperty(j.lamps, id);
+                for (const l of here) {
+                  const id = freeId(j.lamps, l.id.replace(/-[ab](-|$)/, `-${far.toLowerCase()}$1`));
+                  j.lamps[id] = {
+                    ...job.lamps[l.id],
+                    end: far,
+                    order: l.order + 100,
+                    alongMillimetres: job.body.lengthMillimetres - l.alongMillimetres,
+                  };
+                }
+                rewire(j);
+              })
+            }
+          >
+            End {otherEnd(end)} the same
+          </Button>
+        )}
+      </div>
+      {lamp && lampId !== undefined && (
+        <>
+          <h3 className="part-head">{lampName(job, lampId)}</h3>
+          <div className="two-fields">
+            <SelectField<LampRoleName>
+              label="Role"
+              value={lamp.role}
+              options={(Object.keys(lampRoles) as LampRoleName[]).map((r) => ({
+                value: r,
+                label: lampRoles[r].name,
+              }))}
+              onChange={(role) =>
+                change('Role', (l) => {
+                  l.role = role;
+                  l.part = lampRoles[role].part;
+                })
+              }
+            />
+            <SelectField
+              label="Lamp"
+              value={lamp.part}
+              options={[
+                ...types.map((t) => ({ value: t.id, label: t.name })),
+                ...Object.values(bulbs).map((b) => ({ value: b.id, label: b.name })),
+              ]}
+              onChange={(part) => change('Lamp type', (l) => void (l.part = part))}
+            />
+            <SelectField<LampBodyName>
+              label="Body"
+              value={lamp.body}
+              options={Object.values(lampBodies).map((b) => ({ value: b.id as LampBodyName, label: b.name }))}
+              onChange={(b) => change('Lamp body', (l) => void (l.body = b))}
+            />
+            <SelectField
+              label="Tint"
+              value={lamp.tint}
+              options={Object.values(tints).map((t) => ({ value: t.id, label: t.name }))}
+              onChange={(tint) => change('Tint', (l) => void (l.tint = tint))}
+            />
+            <NumberField
+              label="Above the rail"
+              unit="millimetre"
+              figure={lamp.heightMillimetres}
+              limits={{ least: 0, most: 300, range: '0 to 300 mm' }}
+              onCommit={(mm) => change('Place of a lamp', (l) => void (l.heightMillimetres = mm))}
+            />
+            <NumberField
+              label="From the middle"
+              unit="millimetre"
+              figure={lamp.acrossMillimetres}
+              limits={{ least: -100, most: 100, range: '−100 to 100 mm; left is below zero' }}
+              onCommit={(mm) => change('Place of a lamp', (l) => void (l.acrossMillimetres = mm))}
+            />
+            <NumberField
+              label="Lens"
+              unit="millimetre"
+              figure={lamp.lensMillimetres}
+              limits={{ least: 0.1, most: 30, range: '0.1 to 30 mm' }}
+              onCommit={(mm) => change('Lens', (l) => void (l.lensMillimetres = mm))}
+            />
+            <Choice<'sits' | 'drill'>
+              label="Its place"
+              columns={2}
+              options={[
+                { value: 'sits', name: 'Sits' },
+                { value: 'drill', name: 'Drilled' },
+              ]}
+              value={lamp.way}
+              onChoose={(way) => change('Way in', (l) => void (l.way = way))}
+            />
+          </div>
+          <More
+            label="Two colours, ready-wired, aim, as soldered"
+            open={lamp.secondPart !== null || lamp.builtInOhms > 0 || lamp.reversed || lamp.aimDegrees !== 0}
+          >
+            <SelectField
+              label="The other way it shines"
+              value={lamp.secondPart ?? ''}
+              options={[
+                { value: '', label: 'Not at all: one colour' },
+                ...types.map((t) => ({ value: t.id, label: t.name })),
+              ]}
+              onChange={(p) => change('Two-colour lamp', (l) => void (l.secondPart = p === '' ? null : p))}
+            />
+            <div className="two-fields">
+              <NumberField
+                label="Resistor inside"
+                unit="ohm"
+                figure={lamp.builtInOhms}
+                limits={{ least: 0, most: 1e6, range: '0 to 1 MΩ' }}
+                onCommit={(ohms) => change('Resistor inside', (l) => void (l.builtInOhms = ohms))}
+              />
+              <NumberField
+                label="Turned aside"
+                unit="degree"
+                figure={lamp.aimDegrees}
+                limits={{ least: -90, most: 90, range: '−90° to 90°' }}
+                onCommit={(d) => change('Aim', (l) => void (l.aimDegrees = d))}
+              />
+            </div>
+            <label className="fit-label">
+              <input
+                type="checkbox"
+                checked={lamp.reversed}
+                onChange={(e) => change('Turned round', (l) => void (l.reversed = e.target.checked))}
+              />
+              It is soldered the wrong way round
+            </label>
+          </More>
+          <div className="button-row">
+            <Button
+              danger
+              onClick={() => set('A lamp taken away', (j) => void Reflect.deleteProperty(j.lamps, lampId))}
+            >
+              Take it away
+            </Button>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,81 @@
+import Papa from 'papaparse';
+import { effects, type EffectName } from '../part/output-effect';
+import { usualRule } from '../supply/function-map';
+import type { DecoderType } from '../part/decoder-type';
+import type { OutputKey, OutputRule } from '../supply/decoder-output';
+
+const COLUMNS = ['output', 'functions', 'moving', 'unless', 'brightness', 'effect'] as const;
+type Column = (typeof COLUMNS)[number];
+
+/**
+ * A function table as CSV: a line for every output, presses as "F0 forward; F3", brightness in percent.
+ */
+export function writeFunctionCsv(outputs: Readonly<Record<string, OutputRule>>): string {
+  return `${Papa.unparse(
+    {
+      fields: [...COLUMNS],
+      data: Object.entries(outputs).map(([id, o]) => [
+        id,
+        o.keys.map((k) => `F${k.function}${k.direction === 'both' ? '' : ` ${k.direction}`}`).join('; '),
+        o.moving,
+        o.unless === null ? '' : `F${o.unless}`,
+        `${Math.round(o.brightness * 1000) / 10} %`,
+        o.effect,
+      ]),
+    },
+    { newline: '\n' },
+  )}\n`;
+}
+
+export type ReadFunctionCsv =
+  | { readonly ok: true; readonly outputs: Record<string, OutputRule> }
+  | { readonly ok: false; readonly complaints: readonly string[] };
+
+/** Reads a function table from CSV: whole, or with every line that is wrong and why. */
+export function readFunctionCsv(text: string, type: Pick<DecoderType, 'outputs'>): ReadFunctionCsv {
+  const parsed = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: true });
+  const missing = COLUMNS.filter((c) => !parsed.meta.fields?.includes(c));
+  if (missing.length > 0) return { ok: false, complaints: [`The first line lacks ${missing.join(', ')}.`] };
+  const complaints: string[] = [];
+  const outputs: Record<string, OutputRule> = {};
+  parsed.data.forEach((row, i) => {
+    const say = (what: string): void => void complaints.push(`Line ${i + 2}: ${what}`);
+    const cell = (c: Column): string => (row[c] ?? '').trim();
+    const id = cell('output');
+    if (!type.outputs.some((o) => o.id === id)) return say(`this decoder has no output “${id}”.`);
+    if (Object.hasOwn(outputs, id)) return say(`${id} comes twice.`);
+    const keys: OutputKey[] = [];
+    for (const word of cell('functions')
+      .split(';')
+      .map((w) => w.trim())) {
+      if (word === '') continue;
+      const key = /^F(\d{1,2})(?: (forward|reverse))?$/.exec(word);
+      if (!key || Number(key[1]) > 28)
+        return say(`“${word}” is not F0 to F28, with forward or reverse after it.`);
+      keys.push({
+        function: Number(key[1]),
+        direction: (key[2] as 'forward' | 'reverse' | undefined) ?? 'both',
+      });
+    }
+    const moving = cell('moving') || 'any';
+    if (moving !== 'any' && moving !== 'moving' && moving !== 'standing')
+      return say(`“${moving}” is not any, moving or standing.`);
+    const unless = /^F(\d{1,2})$/.exec(cell('unless'));
+    if (cell('unless') !== '' && (!unless || Number(unless[1]) > 28))
+      return say(`“${cell('unless')}” is not F0 to F28.`);
+    const brightness = Number(cell('brightness').replace(/\s*%$/, '')) / 100;
+    if (!(brightness >= 0 && brightness <= 1)) return say(`“${cell('brightness')}” is not 0 to 100 %.`);
+    const effect = cell('effect') || 'steady';
+    if (!Object.hasOwn(effects, effect))
+      return say(`“${effect}” is not one of ${Object.keys(effects).join(', ')}.`);
+    outputs[id] = {
+      ...usualRule,
+      keys,
+      moving,
+      unless: unless ? Number(unless[1]) : null,
+      brightness,
+      effect: effect as EffectName,
+    };
+  });
+  return complaints.length > 0 ? { ok: false, complaints } : { ok: true, outputs };
+}
