@@ -14,7 +14,10 @@ import { usualView } from '../store/run-store';
 import { useLine, type LineJob } from '../store/use-line';
 import { useTask } from '../workers/use-task';
 import { everyday, vehicleOf } from '../../core/study/locomotive/vehicle';
-import { VehicleSolver } from '../../core/study/locomotive/lit';
+import { VehicleSolver, type LitState } from '../../core/study/locomotive/lit';
+import { SideView } from '../drawings/locomotive/side-view';
+import { lampGlows } from '../drawings/locomotive/lamp-glow';
+import type { LocomotiveRecord } from '../../core/document/locomotive-record';
 import { shownAt } from '../../core/study/locomotive/shown';
 import { coachesOf, locomotivesOf } from '../../core/document/jobs';
 import type { Finding } from '../../core/finding/finding';
@@ -30,6 +33,7 @@ export function LinePage() {
   const edit = useLayoutStore((s) => s.edit);
   const line = useLine(layout);
   const navigate = useNavigate();
+  const vehicles = useVehicles(layout);
   const trains = useMemo(() => inOrder(layout.trains).map((t) => trainStudy(layout, t.id)), [layout]);
   const coupled = new Set(trains.flatMap((t) => t.cars.map((c) => c.id)));
   const alone = line.filter((j) => !coupled.has(j.id));
@@ -47,7 +51,9 @@ export function LinePage() {
   return (
     <main className="line-page">
       <h1 className="visually-hidden">{layout.name}, the line</h1>
-      {line.length > 0 && <Dusk layout={layout} line={line} trains={trains} alone={alone} />}
+      {line.length > 0 && (
+        <Dusk layout={layout} line={line} trains={trains} alone={alone} vehicles={vehicles} />
+      )}
       <section className="jobs">
         <div className="jobs-head">
           <h2>Trains</h2>
@@ -71,9 +77,9 @@ export function LinePage() {
           </Button>
         </div>
         <ul className="job-list">
-          {locomotivesOf(layout).map((j) => (
-            <li key={j.id}>
-              <VehicleCard layout={layout} jobId={j.id} />
+          {vehicles.map((v) => (
+            <li key={v.id}>
+              <VehicleCard layout={layout} line={v} />
             </li>
           ))}
         </ul>
@@ -146,18 +152,12 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
   );
 }
 
-function VehicleCard({ layout, jobId }: { readonly layout: Layout; readonly jobId: string }) {
+function VehicleCard({ layout, line }: { readonly layout: Layout; readonly line: LineVehicle }) {
+  const jobId = line.id;
   const judged = useTask((tasks) => tasks.judgeVehicle(layout, jobId), [layout, jobId]);
-  const { job, shown, amps } = useMemo(() => {
-    const vehicle = vehicleOf(layout, jobId);
-    try {
-      const lit = new VehicleSolver(vehicle).lit(everyday(vehicle));
-      return { job: vehicle.job, shown: shownAt(vehicle.job, lit), amps: lit.supplyAmps };
-    } catch {
-      // The bench says why it cannot be solved.
-      return { job: vehicle.job, shown: shownAt(vehicle.job, null), amps: 0 };
-    }
-  }, [layout, jobId]);
+  const { job, lit } = line;
+  const shown = shownAt(job, lit);
+  const amps = lit?.supplyAmps ?? 0;
   const state = attention(judged.stale ? null : judged.answer);
   const first = judged.answer?.[0];
   return (
@@ -234,10 +234,11 @@ interface DuskProps {
   readonly line: readonly LineJob[];
   readonly trains: readonly TrainStudy[];
   readonly alone: readonly LineJob[];
+  readonly vehicles: readonly LineVehicle[];
 }
 
 /** The trains as they would look at dusk, each on a track of its own; coaches in no train stand on the last. */
-function Dusk({ layout, line, trains, alone }: DuskProps) {
+function Dusk({ layout, line, trains, alone, vehicles }: DuskProps) {
   const rest = standing(alone);
   const rows = [...trains.filter((t) => t.cars.length > 0), ...(rest ? [rest] : [])];
   const total = Math.max(...rows.map((r) => r.lengthMillimetres));
@@ -249,6 +250,8 @@ function Dusk({ layout, line, trains, alone }: DuskProps) {
   const bySupply = new Map<string, number>();
   for (const { job, steady } of line)
     bySupply.set(job.supplyId, (bySupply.get(job.supplyId) ?? 0) + (steady?.supplyAmps.mean ?? 0));
+  for (const { job, lit } of vehicles)
+    bySupply.set(job.supplyId, (bySupply.get(job.supplyId) ?? 0) + (lit?.supplyAmps ?? 0));
   return (
     <section className="dusk" aria-label="The line at dusk">
       <svg
@@ -272,6 +275,7 @@ function Dusk({ layout, line, trains, alone }: DuskProps) {
             </g>
           );
         })}
+        <Vehicles vehicles={vehicles} left={left} width={width} below={height * 0.19} />
       </svg>
       <dl className="totals">
         {[...bySupply].map(([id, total]) => {
@@ -287,6 +291,64 @@ function Dusk({ layout, line, trains, alone }: DuskProps) {
         })}
       </dl>
     </section>
+  );
+}
+
+/** A locomotive as solved with the controls it is made for; null where it cannot be. */
+interface LineVehicle {
+  readonly id: string;
+  readonly job: LocomotiveRecord;
+  readonly lit: LitState | null;
+}
+
+/** Every locomotive of a layout, solved anew only when something of it changes. */
+function useVehicles(layout: Layout): readonly LineVehicle[] {
+  return useMemo(
+    () =>
+      locomotivesOf(layout).map(({ id }) => {
+        const vehicle = vehicleOf(layout, id);
+        try {
+          return { id, job: vehicle.job, lit: new VehicleSolver(vehicle).lit(everyday(vehicle)) };
+        } catch {
+          // The bench says why; here it is shown dark.
+          return { id, job: vehicle.job, lit: null };
+        }
+      }),
+    [layout],
+  );
+}
+
+interface VehiclesProps {
+  readonly vehicles: readonly LineVehicle[];
+  readonly left: number;
+  readonly width: number;
+  /** How far below the trains their track lies. */
+  readonly below: number;
+}
+
+/** The locomotives on the track in front, side by side as far as there is room. */
+function Vehicles({ vehicles, left, width, below }: VehiclesProps) {
+  if (vehicles.length === 0) return null;
+  const gap = width * 0.07;
+  const total = vehicles.reduce((sum, v) => sum + v.job.body.lengthMillimetres + gap, -gap);
+  const scale = Math.min(1, (width * 0.9) / total);
+  let x = 0;
+  return (
+    <g transform={`translate(${left + (width - total * scale) / 2} ${below})`}>
+      <rect x={-width} y={0} width={3 * width} height={1} fill="#8f8577" />
+      <rect x={-width} y={1} width={3 * width} height={1} fill="#40403f" />
+      <g transform={`scale(${scale})`}>
+        {vehicles.map(({ id, job, lit }) => {
+          const at = x;
+          x += job.body.lengthMillimetres + gap;
+          return (
+            <g key={id} transform={`translate(${at} 0)`}>
+              <SideView job={job} glows={lampGlows(lit, () => 1)} />
+            </g>
+          );
+        })}
+      </g>
+    </g>
   );
 }
 

@@ -32,8 +32,7 @@ export function Shell() {
   const [panel, setPanel] = useState<'finder' | 'keys' | null>(null);
   const match = useMatch('/bench/:jobId/*');
   const jobId = match?.params.jobId;
-  const job =
-    jobId !== undefined && layout && Object.hasOwn(layout.jobs, jobId) ? layout.jobs[jobId] : null;
+  const job = jobId !== undefined && layout && Object.hasOwn(layout.jobs, jobId) ? layout.jobs[jobId] : null;
 
   useEffect(() => {
     void openLastOrDemo().then(setNotice);

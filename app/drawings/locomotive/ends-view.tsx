@@ -59,6 +59,17 @@ export function EndsView({ job, lit }: EndsViewProps) {
   );
 }
 
+/** Figures moved apart so that their labels do not cover one another; from the highest down. */
+function apart(figures: readonly number[], room: number): { figure: number; at: number }[] {
+  let last = Infinity;
+  return [...figures]
+    .sort((a, b) => b - a)
+    .map((figure) => {
+      last = Math.min(figure, last - room);
+      return { figure, at: last };
+    });
+}
+
 interface EndWithPlacesProps {
   readonly job: LocomotiveRecord;
   readonly end: End;
@@ -69,7 +80,8 @@ function EndWithPlaces({ job, end, glows }: EndWithPlacesProps) {
   const { roof } = vehicleShape(job.body);
   const w = job.body.widthMillimetres;
   const lamps = inOrder(job.lamps).filter((l) => l.end === end && !lampRoles[l.role].inside);
-  const heights = [...new Set(lamps.map((l) => l.heightMillimetres))];
+  const size = w * 0.085;
+  const heights = apart([...new Set(lamps.map((l) => l.heightMillimetres))], size * 1.05);
   return (
     <figure>
       <svg
@@ -88,28 +100,32 @@ function EndWithPlaces({ job, end, glows }: EndWithPlacesProps) {
           strokeWidth={0.2}
           strokeDasharray="1.2 0.8"
         />
-        {heights.map((h) => (
-          <g key={h}>
-            <line x1={w * 0.52} y1={-h} x2={w * 0.68} y2={-h} stroke="#b98a3b" strokeWidth={0.25} />
+        {heights.map(({ figure, at }) => (
+          <g key={figure}>
+            <path d={`M${w * 0.52} ${-figure}L${w * 0.66} ${-at}`} stroke="#b98a3b" strokeWidth={0.25} />
             <text
-              x={w * 0.7}
-              y={-h + w * 0.02}
-              fontSize={w * 0.062}
+              x={w * 0.68}
+              y={-at + size * 0.35}
+              fontSize={size}
               fill="#e9e4d4"
               fontFamily="IBM Plex Mono"
             >
-              {h}
+              {figure}
             </text>
           </g>
         ))}
         {lamps
-          .filter((l) => l.acrossMillimetres > 0)
+          .filter(
+            (l, i, all) =>
+              l.acrossMillimetres > 0 &&
+              all.findIndex((o) => o.acrossMillimetres === l.acrossMillimetres) === i,
+          )
           .map((l) => (
             <text
               key={l.id}
               x={l.acrossMillimetres}
               y={-l.heightMillimetres - l.lensMillimetres / 2 - w * 0.03}
-              fontSize={w * 0.052}
+              fontSize={size * 0.8}
               textAnchor="middle"
               fill="#ffc46b"
               fontFamily="IBM Plex Mono"
@@ -120,14 +136,14 @@ function EndWithPlaces({ job, end, glows }: EndWithPlacesProps) {
         <text
           x={-w * 0.94}
           y={roof * 1.02}
-          fontSize={w * 0.09}
+          fontSize={w * 0.1}
           fill="#ffc46b"
           fontFamily="Archivo"
           fontWeight={600}
         >
           End {end}
         </text>
-        <text x={-w * 0.94} y={-roof * 0.13} fontSize={w * 0.055} fill="#b3bfb7" fontFamily="Archivo">
+        <text x={-w * 0.94} y={-roof * 0.13} fontSize={size * 0.8} fill="#b3bfb7" fontFamily="Archivo">
           mm, facing it, above the rail
         </text>
       </svg>

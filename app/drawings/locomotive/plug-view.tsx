@@ -62,10 +62,10 @@ export function PlugView({ job }: { readonly job: LocomotiveRecord }) {
               <tr key={c.id}>
                 <th>{c.name}</th>
                 <td>
-                  <Wire colour={one.colour} /> {one.name}
+                  <Wire colour={one.colour} /> {one.name.replace(`, ${one.colour}`, '')}
                 </td>
                 <td>
-                  <Wire colour={two.colour} /> {two.name}
+                  <Wire colour={two.colour} /> {two.name.replace(`, ${two.colour}`, '')}
                 </td>
               </tr>
             );
@@ -93,12 +93,13 @@ interface PlugPictureProps {
   readonly job: LocomotiveRecord;
 }
 
-const CELL = 44;
+const CELL = 46;
+const ROW = 62;
 
 function PlugPicture({ plug, title, says, job }: PlugPictureProps) {
   const many = plug.columns > 8;
   const wide = plug.columns * CELL;
-  const high = plug.rows * 54;
+  const high = plug.rows * ROW;
   const used = new Set(
     Object.entries(job.circuits)
       .filter(([id]) => Object.values(job.lamps).some((l) => l.circuitId === id))
@@ -120,7 +121,7 @@ function PlugPicture({ plug, title, says, job }: PlugPictureProps) {
         {plug.pins.map((p) => {
           const colour = standardColour(p.role);
           const x = (p.column + 0.5) * CELL;
-          const y = (p.row + 0.5) * 54;
+          const y = (p.row + 0.5) * ROW - 4;
           const ink = title === 'Solder side' ? '#16211f' : '#f6f2e9';
           return (
             <g key={p.pin}>
@@ -153,7 +154,7 @@ function PlugPicture({ plug, title, says, job }: PlugPictureProps) {
               >
                 {p.pin}
               </text>
-              <text x={x} y={y + 20} textAnchor="middle" fontSize={10.5} fontFamily="Archivo" fill={ink}>
+              <text x={x} y={y + 26} textAnchor="middle" fontSize={10.5} fontFamily="Archivo" fill={ink}>
                 {colour ??
                   (p.role.startsWith('out')
                     ? p.role.replace('out', 'out ')

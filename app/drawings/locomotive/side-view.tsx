@@ -96,7 +96,13 @@ export function SideView({ job, glows }: SideViewProps) {
           <g key={lampId}>
             {strength > 0.05 && glow && (
               <>
-                <linearGradient id={`${id}-${lampId}`} x1={atA ? '1' : '0'} x2={atA ? '0' : '1'} y1="0" y2="0">
+                <linearGradient
+                  id={`${id}-${lampId}`}
+                  x1={atA ? '1' : '0'}
+                  x2={atA ? '0' : '1'}
+                  y1="0"
+                  y2="0"
+                >
                   <stop offset="0" stopColor={glow.colour} stopOpacity={0.34 * strength} />
                   <stop offset="1" stopColor={glow.colour} stopOpacity={0} />
                 </linearGradient>

@@ -1,5 +1,6 @@
 import { inOrder } from '../../../core/document/in-order';
 import { lampName } from '../../../core/document/lamp-name';
+import { switchedOn } from '../../../core/study/locomotive/expected';
 import { screenColour } from '../../../core/light/colour';
 import type { TruthTable, LampVerdict } from '../../../core/study/locomotive/states';
 import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
@@ -17,9 +18,14 @@ const MOST_ROWS = 64;
 
 /** Every reachable state, solved: what shines, how brightly, and whether it is meant to. A row sets the stage. */
 export function TruthView({ job, table, now, onSet }: TruthViewProps) {
+  /** Switches as they stand, the document's where a hand has not moved them. */
+  const switchesOf = (state: VehicleState): boolean[] =>
+    inOrder(job.circuits)
+      .filter((c) => c.switch !== null)
+      .map((c) => switchedOn(job, c.id, state));
   const lamps = inOrder(job.lamps).filter((l) => l.circuitId !== null);
   const rows = table.rows.slice(0, MOST_ROWS);
-  const current = JSON.stringify([now.direction, now.functions, now.presses, now.moving]);
+  const current = JSON.stringify([now.direction, now.functions, now.presses, now.moving, switchesOf(now)]);
   return (
     <div className="truth">
       <p className="hint">
@@ -43,7 +49,13 @@ export function TruthView({ job, table, now, onSet }: TruthViewProps) {
             {rows.map((row) => {
               const { state } = row;
               const here =
-                JSON.stringify([state.direction, state.functions, state.presses, state.moving]) === current;
+                JSON.stringify([
+                  state.direction,
+                  state.functions,
+                  state.presses,
+                  state.moving,
+                  switchesOf(state),
+                ]) === current;
               return (
                 <tr key={JSON.stringify(state)} className={here ? 'here' : undefined}>
                   <th>
@@ -56,7 +68,7 @@ export function TruthView({ job, table, now, onSet }: TruthViewProps) {
                       {table.rows.some((r) => r.state.moving !== state.moving) && !state.moving
                         ? ' standing'
                         : ''}
-                      {Object.values(state.switches).some((on) => !on) ? ' ⌀' : ''}
+                      {Object.values(state.switches).some((on) => !on) ? ', switch off' : ''}
                     </button>
                   </th>
                   {lamps.map((l) => (
@@ -85,19 +97,19 @@ function Cell({ dies }: { readonly dies: readonly LampVerdict[] }) {
   const lit = shown.does !== 'dark';
   return (
     <td className={wrong ? 'wrong' : undefined}>
-      <span
-        className={lit ? 'light' : 'light off'}
-        style={
-          lit
-            ? {
-                background: screenColour(shown.xy),
-                opacity: 0.45 + 0.55 * Math.min(1, shown.lightness / 100),
-              }
-            : undefined
-        }
-      >
+      <span className={lit ? 'light' : 'light off'} style={lit ? paint(shown) : undefined}>
         {lit ? shown.lightness.toFixed(0) : '·'}
       </span>
     </td>
   );
+}
+
+/** The lamp's colour as strong as it shines, with figures that stand out on it. */
+function paint(l: LampVerdict): { background: string; color: string } {
+  const strength = Math.round(30 + 70 * Math.min(1, l.lightness / 100));
+  const bright = l.xy.y > 0.33 && strength > 55;
+  return {
+    background: `color-mix(in srgb, ${screenColour(l.xy)} ${strength}%, #1a2422)`,
+    color: bright ? '#14100a' : '#fffdf7',
+  };
 }

@@ -2,7 +2,7 @@ import { netsOf, terminalKey, type Assembly, type Part } from '../../../core/ass
 import { diesOf } from '../../../core/assembly/locomotive';
 import { inOrder } from '../../../core/document/in-order';
 import { lampName } from '../../../core/document/lamp-name';
-import { lampRoles } from '../../../core/document/lamp-roles';
+import { lampRoles, type LampRoleName } from '../../../core/document/lamp-roles';
 import { screenColour } from '../../../core/light/colour';
 import { formatQuantity, shortOhms } from '../../../core/quantity/format';
 import { leadsOf } from '../../../core/study/locomotive/leads';
@@ -17,10 +17,11 @@ interface VehicleCircuitViewProps {
   readonly flagged: ReadonlySet<string>;
 }
 
-const WIDTH = 590;
+const WIDTH = 640;
 const LABELS = 96;
 const PART = 62;
 const PITCH = 84;
+const LEAST_PITCH = 58;
 const BAND = 154;
 const TOP = 34;
 const BOTTOM = 112;
@@ -32,17 +33,21 @@ export function VehicleCircuitView({ solved, flagged }: VehicleCircuitViewProps)
     Object.values(job.lamps).some((l) => l.circuitId === c.id),
   );
   const bands = circuits.flatMap((c) => ladders(assembly, c));
+  const columns = bands.length > 2 && bands.every((b) => widthOf(b) <= WIDTH / 2) ? 2 : 1;
   return (
     <svg
       className="circuit vehicle-circuit"
       style={{ height: 'auto' }}
-      viewBox={`0 0 ${WIDTH} ${Math.max(1, bands.length) * BAND}`}
+      viewBox={`0 0 ${WIDTH} ${Math.max(1, Math.ceil(bands.length / columns)) * BAND}`}
       role="img"
       aria-label={`Circuits of ${job.name}: ${circuits.map((c) => c.name).join(', ')}`}
     >
       {bands.map((band, i) => (
-        <g key={`${band.circuit.id} ${band.way}`} transform={`translate(0 ${i * BAND})`}>
-          <Ladder band={band} solved={solved} flagged={flagged} />
+        <g
+          key={`${band.circuit.id} ${band.way}`}
+          transform={`translate(${(i % columns) * (WIDTH / columns)} ${Math.floor(i / columns) * BAND})`}
+        >
+          <Ladder band={band} room={WIDTH / columns} solved={solved} flagged={flagged} />
         </g>
       ))}
       {bands.length === 0 && (
@@ -92,13 +97,19 @@ function ladders(assembly: Assembly, circuit: LampCircuitRecord & { readonly id:
   });
 }
 
+/** Width a ladder needs with its lamps close together. */
+const widthOf = (b: Band): number =>
+  LABELS + b.inLead.length * PART + (b.source.length > 0 ? 86 : 0) + 34 + b.lamps.length * LEAST_PITCH;
+
 interface LadderProps {
   readonly band: Band;
+  /** Width there is for it. */
+  readonly room: number;
   readonly solved: SolvedVehicle;
   readonly flagged: ReadonlySet<string>;
 }
 
-function Ladder({ band, solved, flagged }: LadderProps) {
+function Ladder({ band, room, solved, flagged }: LadderProps) {
   const { circuit, inLead, source, lamps } = band;
   const { job, assembly } = solved.vehicle;
   const nets = netsOf(assembly);
@@ -120,7 +131,7 @@ function Ladder({ band, solved, flagged }: LadderProps) {
   const reservoirAt = x + 26;
   if (reservoir) x += 58;
   const start = x + 22;
-  const pitch = Math.min(PITCH, (WIDTH - start - 40) / Math.max(1, lamps.length - 1));
+  const pitch = Math.min(PITCH, (room - start - 40) / Math.max(1, lamps.length - 1));
   const end = start + (lamps.length - 1) * pitch;
   const minusNet = box?.kind === 'bridge' ? net(box.id, 'minus') : undefined;
   const topNet = topNetOf();
@@ -241,6 +252,19 @@ function LeadLabel({ y, lead }: { readonly y: number; readonly lead: ReturnType<
   );
 }
 
+/** Roles whose first word is too long under a lamp. */
+const short: Partial<Record<LampRoleName, string>> = {
+  headlight: 'head',
+  destination: 'blind',
+  'number-board': 'board',
+  'engine-room': 'engine',
+};
+
+/** Milliamps to two or three figures; a leak is none. */
+const milliamps = (amps: number): string =>
+  amps < LEAK_AMPS ? '0' : String(Number((amps * 1e3).toPrecision(amps < 1e-3 ? 2 : 3)));
+const LEAK_AMPS = 1e-6;
+
 interface ColumnProps {
   readonly part: Part;
   readonly x: number;
@@ -318,10 +342,10 @@ function Column({ part, x, solved, flagged, onTop }: ColumnProps) {
         y={BOTTOM + 15}
         textAnchor="middle"
       >
-        {(amps * 1e3).toPrecision(amps < 1e-3 ? 2 : 3).replace(/^0\.0+$/, '0')} mA
+        {milliamps(amps)} mA
       </text>
       <text className="note" x={x} y={BOTTOM + 28} textAnchor="middle">
-        {lampRoles[lamp.role].name.split(' ')[0].toLowerCase()}
+        {short[lamp.role] ?? lampRoles[lamp.role].name.split(' ')[0].toLowerCase()}
         {lamp.acrossMillimetres < -0.5 ? ' L' : lamp.acrossMillimetres > 0.5 ? ' R' : ''}
       </text>
     </g>

@@ -74,9 +74,9 @@ export function VehicleStage({ solved, controls, onKey }: VehicleStageProps) {
           </g>
           <text
             x={shape.length / 2}
-            y={high * 0.24}
+            y={high * 0.26}
             textAnchor="middle"
-            fontSize={high * 0.12}
+            fontSize={(shape.length + 2 * side.around) / 46}
             fill="#c9d2cb"
             fontFamily="IBM Plex Mono"
           >
@@ -108,7 +108,7 @@ function EndPicture({ solved, glows, end, says }: EndPictureProps) {
         <b>End {end}</b> <span data-figure={`end-${end}`}>{says}</span>
       </figcaption>
       <svg
-        viewBox={`${-w * 0.75} ${roof * 1.1} ${w * 1.5} ${-roof * 1.45}`}
+        viewBox={`${-w * 0.6} ${roof * 1.1} ${w * 1.2} ${-roof * 1.45}`}
         preserveAspectRatio="xMidYMax meet"
         role="img"
         aria-label={`End ${end}: ${says}`}

@@ -47,7 +47,7 @@ export function reachableStates(vehicle: Vehicle): Reach {
     : [0];
   const base = everyday(vehicle);
   const others = (['forward', 'reverse'] as const).flatMap((direction) =>
-    subsetsOf(switches).flatMap((on) =>
+    [...subsetsOf(switches)].reverse().flatMap((on) =>
       speeds.flatMap((moving) =>
         presses.map((p) => ({
           direction,
