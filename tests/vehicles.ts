@@ -1,0 +1,104 @@
+import fc from 'fast-check';
+import { change } from '../core/document/patch';
+import { locomotiveIn } from '../core/document/jobs';
+import { usualSupply } from '../core/document/usual-supply';
+import { newLocomotive, vehicleSorts } from '../core/study/locomotive/new-locomotive';
+import { lampSets } from '../core/study/locomotive/lamp-sets';
+import { topologies } from '../core/assembly/topologies';
+import { emptyLayout } from '../core/document/empty-layout';
+import { usualRule } from '../core/supply/function-map';
+import type { Layout } from '../core/document/layout';
+import type { LocomotiveRecord } from '../core/document/locomotive-record';
+import type { TopologyName } from '../core/document/topology-names';
+import type { Draft } from 'immer';
+
+/** The one vehicle of the layouts made here. */
+export const vehicleId = 'locomotive';
+
+/** An empty layout with a DC and a DCC track. */
+export function bareTracks(): Layout {
+  return change(emptyLayout('Saltmarsh Halt'), (draft) => {
+    draft.supplies.dc = usualSupply('dc-track', 'H0', 1);
+    draft.supplies.dcc = usualSupply('dcc-track', 'H0', 2);
+  }).layout;
+}
+
+/** A shunter with a set of lamps at both ends, on the rails. */
+export function onRails(
+  topology: TopologyName,
+  recipe: (job: Draft<LocomotiveRecord>) => void = () => undefined,
+  set = 'two-and-two',
+): Layout {
+  const { layout } = newLocomotive(bareTracks(), {
+    sort: 'shunter',
+    name: 'Shunter',
+    lengthMillimetres: 109,
+    set,
+    supply: { id: 'dc' },
+    topology,
+    decoder: null,
+  });
+  return altered(layout, recipe);
+}
+
+/** A diesel with a set of lamps on a decoder. */
+export function onDecoder(
+  recipe: (job: Draft<LocomotiveRecord>) => void = () => undefined,
+  { set = 'two-and-two', type = 'usual', plug = '8-pin' } = {},
+): Layout {
+  const { layout } = newLocomotive(bareTracks(), {
+    sort: 'diesel',
+    name: 'Diesel',
+    lengthMillimetres: 210,
+    set,
+    supply: { id: 'dcc' },
+    topology: 'resistor-each',
+    decoder: { type, plug },
+  });
+  return altered(layout, recipe);
+}
+
+/** The layout with its vehicle changed. */
+export const altered = (layout: Layout, recipe: (job: Draft<LocomotiveRecord>) => void): Layout =>
+  change(layout, (draft) => recipe(locomotiveIn(draft, vehicleId))).layout;
+
+/** Vehicles of every sort, on the rails by any topology or on a decoder with any plug. */
+export const generatedVehicle: fc.Arbitrary<Layout> = fc
+  .record({
+    sort: fc.constantFrom(...vehicleSorts.map((s) => s.id)),
+    set: fc.constantFrom(...lampSets.map((s) => s.id).filter((id) => id !== 'bulb')),
+    topology: fc.constantFrom(
+      ...Object.values(topologies)
+        .filter((t) => t.on.includes('track') && t.id !== 'bulb' && t.id !== 'ready-wired')
+        .map((t) => t.id as TopologyName),
+    ),
+    decoder: fc.constantFrom(
+      null,
+      null,
+      { type: 'small', plug: '6-pin' },
+      { type: 'usual', plug: '8-pin' },
+      { type: 'many', plug: '21-pin' },
+    ),
+    ohms: fc.constantFrom(680, 1000, 2200, 4700),
+    swapped: fc.boolean(),
+    switched: fc.boolean(),
+  })
+  .map(({ sort, set, topology, decoder, ohms, swapped, switched }) => {
+    const { layout } = newLocomotive(bareTracks(), {
+      sort,
+      name: 'Generated',
+      lengthMillimetres: 200,
+      set,
+      supply: { id: decoder ? 'dcc' : 'dc' },
+      topology,
+      decoder,
+    });
+    return altered(layout, (job) => {
+      for (const lamp of Object.values(job.lamps)) lamp.ohms = ohms * (lamp.part === 'red' ? 2 : 1);
+      for (const circuit of Object.values(job.circuits)) circuit.ohms = ohms;
+      const [first] = Object.values(job.circuits);
+      if (swapped && !decoder) first.leadsSwapped = true;
+      if (switched) first.switch = { name: 'Switch', on: true };
+      if (job.decoder) job.decoder.outputs.out1 = { ...usualRule, ...job.decoder.outputs.out1, brightness: 0.8 } as never;
+    });
+  });
