@@ -99,6 +99,7 @@ export const generatedVehicle: fc.Arbitrary<Layout> = fc
       const [first] = Object.values(job.circuits);
       if (swapped && !decoder) first.leadsSwapped = true;
       if (switched) first.switch = { name: 'Switch', on: true };
-      if (job.decoder) job.decoder.outputs.out1 = { ...usualRule, ...job.decoder.outputs.out1, brightness: 0.8 } as never;
+      if (job.decoder)
+        job.decoder.outputs.out1 = { ...usualRule, ...job.decoder.outputs.out1, brightness: 0.8 } as never;
     });
   });

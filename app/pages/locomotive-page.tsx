@@ -9,6 +9,7 @@ import { FindingsPanel } from '../panels/findings-panel';
 import { useLayoutStore } from '../store/layout-store';
 import { useVehicle } from '../store/use-vehicle';
 import { useVehicleControls, useVehicleStore } from '../store/vehicle-store';
+import { ownDirection } from '../../core/study/locomotive/vehicle';
 import { functionsOf } from '../../core/study/locomotive/states';
 import { useTask } from '../workers/use-task';
 import { vehicleStages, vehicleStageOf, type VehicleStageId } from './vehicle-stages';
@@ -165,7 +166,8 @@ export function LocomotiveBench({ layout: open, jobId, stage }: LocomotiveProps)
   const onSet = (state: VehicleState): void =>
     setControls(jobId, {
       power: true,
-      direction: state.direction,
+      direction:
+        solved.vehicle.supply.kind === 'dc-track' ? ownDirection(job, state.direction) : state.direction,
       functions: state.functions,
       moving: state.moving,
       presses: state.presses,
@@ -251,7 +253,7 @@ export function LocomotiveBench({ layout: open, jobId, stage }: LocomotiveProps)
                   <ThrottleChart
                     job={job}
                     sweep={sweep}
-                    throttle={solved.state.throttle * (controls.direction === 'forward' ? 1 : -1)}
+                    throttle={solved.state.throttle * (solved.state.direction === 'forward' ? 1 : -1)}
                   />
                 ) : (
                   <p className="stale-note">{study.failure ?? 'Being worked out…'}</p>

@@ -1,7 +1,12 @@
 import { useMemo } from 'react';
 import { madeFor } from '../../core/study/bench';
 import { VehicleSolver, type LitState } from '../../core/study/locomotive/lit';
-import { vehicleOf, type Vehicle, type VehicleState } from '../../core/study/locomotive/vehicle';
+import {
+  ownDirection,
+  vehicleOf,
+  type Vehicle,
+  type VehicleState,
+} from '../../core/study/locomotive/vehicle';
 import type { Layout } from '../../core/document/layout';
 import type { VehicleControls } from './vehicle-store';
 
@@ -15,10 +20,12 @@ export interface SolvedVehicle {
 }
 
 /** What a hand has set, as the state to be solved. */
-export function stateOf(controls: VehicleControls, vehicle: Pick<Vehicle, 'supply'>): VehicleState {
-  const { direction, functions, presses, moving, switches } = controls;
+export function stateOf(controls: VehicleControls, vehicle: Pick<Vehicle, 'supply' | 'job'>): VehicleState {
+  const { functions, presses, moving, switches } = controls;
+  // On DC the hand sets the track; a decoder knows its own vehicle's direction.
+  const onDc = vehicle.supply.kind === 'dc-track';
   return {
-    direction,
+    direction: onDc ? ownDirection(vehicle.job, controls.direction) : controls.direction,
     functions,
     presses,
     moving,

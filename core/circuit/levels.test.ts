@@ -45,22 +45,27 @@ describe('the levels of a wave', () => {
     const square = levelsOf(waves.sine).reduce((sum, l) => sum + l.share * l.volts ** 2, 0);
     expect(square / (amplitude ** 2 / 2)).toBeCloseTo(1, 9);
   });
-  test.each(Object.entries(waves))('%s: means over them are those of the periodic steady state', (_, wave) => {
-    const probes = ['white', 'red'] as const;
-    const { spreads } = periodicSteadyState(netlist(wave), (plan) => probes.map((id) => currentProbe(plan, id)));
-    const solver = new StateSolver(netlist(wave), (plan) => probes.map((id) => currentProbe(plan, id)));
-    const row = new Float64Array(2);
-    const means = [0, 0];
-    for (const { volts, share } of levelsOf(wave)) {
-      solver.setSource('v', volts);
-      solver.solve(row);
-      row.forEach((amps, i) => (means[i] += share * amps));
-    }
-    means.forEach((mean, i) => {
-      if (Math.abs(spreads[i].mean) < 1e-6) expect(Math.abs(mean)).toBeLessThan(1e-6);
-      else expect(mean / spreads[i].mean).toBeCloseTo(1, 2);
-    });
-  });
+  test.each(Object.entries(waves))(
+    '%s: means over them are those of the periodic steady state',
+    (_, wave) => {
+      const probes = ['white', 'red'] as const;
+      const { spreads } = periodicSteadyState(netlist(wave), (plan) =>
+        probes.map((id) => currentProbe(plan, id)),
+      );
+      const solver = new StateSolver(netlist(wave), (plan) => probes.map((id) => currentProbe(plan, id)));
+      const row = new Float64Array(2);
+      const means = [0, 0];
+      for (const { volts, share } of levelsOf(wave)) {
+        solver.setSource('v', volts);
+        solver.solve(row);
+        row.forEach((amps, i) => (means[i] += share * amps));
+      }
+      means.forEach((mean, i) => {
+        if (Math.abs(spreads[i].mean) < 1e-6) expect(Math.abs(mean)).toBeLessThan(1e-6);
+        else expect(mean / spreads[i].mean).toBeCloseTo(1, 2);
+      });
+    },
+  );
   test('a wave that is not periodic is refused', () => {
     expect(() => levelsOf({ kind: 'pwl', points: [[0, 1]] })).toThrow(RangeError);
   });
@@ -72,7 +77,16 @@ test('a switch is held at the resistance it is given', () => {
       title: 'switch',
       elements: [
         { kind: 'voltage', id: 'v', a: 'in', b: '0', wave: { kind: 'dc', level: 10 } },
-        { kind: 'switch', id: 's', a: 'in', b: 'out', onOhms: 1, offOhms: 1e9, closed: false, toggleSeconds: [] },
+        {
+          kind: 'switch',
+          id: 's',
+          a: 'in',
+          b: 'out',
+          onOhms: 1,
+          offOhms: 1e9,
+          closed: false,
+          toggleSeconds: [],
+        },
         { kind: 'resistor', id: 'r', a: 'out', b: '0', ohms: 999 },
       ],
     },

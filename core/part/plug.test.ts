@@ -58,12 +58,15 @@ describe('plugs, entry by entry', () => {
     expect(pins.every((p) => p.column >= 0 && p.column < columns && p.row >= 0 && p.row < rows)).toBe(true);
     expect(pins.map((p) => p.pin)).toEqual(pins.map((_, i) => i + 1));
   });
-  test.each(Object.keys(plugs))('%s from the solder side is its mirror image, and that of it the plug again', (id) => {
-    const back = mirrored(plugs[id]);
-    back.pins.forEach((p, i) => {
-      expect(p.column).toBe(plugs[id].columns - 1 - plugs[id].pins[i].column);
-      expect(p.row).toBe(plugs[id].pins[i].row);
-    });
-    expect(mirrored(back)).toEqual(plugs[id]);
-  });
+  test.each(Object.keys(plugs))(
+    '%s from the solder side is its mirror image, and that of it the plug again',
+    (id) => {
+      const back = mirrored(plugs[id]);
+      back.pins.forEach((p, i) => {
+        expect(p.column).toBe(plugs[id].columns - 1 - plugs[id].pins[i].column);
+        expect(p.row).toBe(plugs[id].pins[i].row);
+      });
+      expect(mirrored(back)).toEqual(plugs[id]);
+    },
+  );
 });

@@ -64,7 +64,8 @@ describe('which outputs conduct', () => {
 describe('effects are functions of time', () => {
   const moments = Array.from({ length: 400 }, (_, i) => i / 100);
   test('a ditch pair is never lit together, and always one of it', () => {
-    for (const t of moments) expect(effectShare('alternate-one', t) + effectShare('alternate-other', t)).toBe(1);
+    for (const t of moments)
+      expect(effectShare('alternate-one', t) + effectShare('alternate-other', t)).toBe(1);
     expect(new Set(moments.map((t) => effectShare('alternate-one', t)))).toEqual(new Set([0, 1]));
   });
   test('soft start rises and stays', () => {

@@ -117,7 +117,9 @@ describe('what the bits cannot say is refused with the reason', () => {
   test('while moving', () => expect(refusal(rule({ moving: 'moving' })).reason).toMatch(/only while moving/));
   test('not with another function', () => expect(refusal(rule({ unless: 5 })).reason).toMatch(/not with F5/));
   test('stepping', () =>
-    expect(refusal(table({}, { stepped: { function: 6, outputs: ['out3'] } })).reason).toMatch(/stepping with F6/));
+    expect(refusal(table({}, { stepped: { function: 6, outputs: ['out3'] } })).reason).toMatch(
+      /stepping with F6/,
+    ));
   test('with windows one CV earlier, F3 reaches output 11 and no more output 3', () => {
     const { shifted } = decoderTypes;
     expect(cvsOf(table({ out4: [f(3)] }), shifted)[4]).toBe(1);

@@ -48,7 +48,9 @@ function deckOf(vehicle: Vehicle, level: number): string {
   const { netlist, nodeOf } = lower(vehicle.assembly, vehicle.supply, {});
   const elements = netlist.elements
     .filter((e) => e.of?.role !== 'filament')
-    .map((e) => (e.id === 'v_supply' && e.kind === 'voltage' ? { ...e, wave: { kind: 'dc' as const, level } } : e));
+    .map((e) =>
+      e.id === 'v_supply' && e.kind === 'voltage' ? { ...e, wave: { kind: 'dc' as const, level } } : e,
+    );
   const deck = writeDeck({ ...netlist, elements }, { cards: ['.op'] });
   const { amps, volts } = bulbs['bulb-12v'];
   const filaments = vehicle.assembly.parts

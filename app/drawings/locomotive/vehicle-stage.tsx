@@ -48,7 +48,7 @@ export function VehicleStage({ solved, controls, onKey }: VehicleStageProps) {
         <div>
           <dt>it runs</dt>
           <dd className="in-words" data-figure="runs">
-            {!controls.power ? 'power off' : controls.direction === 'forward' ? '← forward' : 'reverse →'}
+            {!controls.power ? 'power off' : state.direction === 'forward' ? '← to A' : 'to B →'}
           </dd>
         </div>
       </dl>

@@ -14,7 +14,7 @@ import { candelaAhead, lampLightness } from '../../light/lamp-light';
 import { tintedLight } from '../../light/tinted';
 import { outputsOn } from '../../supply/decoder-output';
 import { supplyKind } from '../../supply';
-import { lowerVehicle, trackDirection, type Vehicle, type VehicleState } from './vehicle';
+import { lowerVehicle, type Vehicle, type VehicleState } from './vehicle';
 import type { Part } from '../../assembly/assembly';
 import type { Lowered } from '../../assembly/lower';
 import type { Plan } from '../../circuit/plan';
@@ -229,9 +229,9 @@ class Way {
   }
 
   private levels(state: VehicleState): Level[] {
-    const { supply, job } = this.vehicle;
+    const { supply } = this.vehicle;
     if (supply.kind === 'dc-track' && state.throttle < LEAST_THROTTLE) return [{ volts: 0, share: 1 }];
-    const controls = { throttle: state.throttle, direction: trackDirection(job, this.direction) };
+    const controls = { throttle: state.throttle, direction: this.direction };
     const source = supplyKind(supply)
       .lower(supply, { right: 'r', left: GROUND }, { controls }, {})
       .find((e) => e.id === 'v_supply');
@@ -271,10 +271,7 @@ class Way {
 
   private addPeriodic(sums: Sums, state: VehicleState, on: ReadonlySet<string>, share: number): void {
     const ohms = this.ohmsOf(state, on);
-    const controls = {
-      throttle: state.throttle,
-      direction: trackDirection(this.vehicle.job, this.direction),
-    };
+    const controls = { throttle: state.throttle, direction: this.direction };
     const { supply, assembly } = this.vehicle;
     const rails = assembly.parts.find((p) => p.kind === 'rails')!;
     const nodes = { right: this.lowered.nodeOf.get(`${rails.id}.right`)!, left: GROUND };

@@ -18,7 +18,7 @@ export interface Vehicle {
   readonly assembly: Assembly;
 }
 
-/** What is done to a locomotive at one moment: how it runs, what is pressed, which switches are on. */
+/** What is done to a locomotive at one moment: how it runs as seen from itself, what is pressed, which switches are on. */
 export interface VehicleState extends DecoderState {
   /** Share of full throttle; only a DC track heeds it. */
   readonly throttle: number;
@@ -64,18 +64,21 @@ export function everyday(vehicle: Pick<Vehicle, 'supply'>, set: Partial<VehicleS
   };
 }
 
-/** The circuit of a vehicle with a DC track's direction as given and its throttle open. */
+/**
+ * The circuit of a vehicle with a DC track's throttle open. Rails and direction are the vehicle's own:
+ * forward is towards its end A, with the rail at its right positive, however it stands on the track.
+ */
 export function lowerVehicle(vehicle: Vehicle, direction: 'forward' | 'reverse'): Lowered {
   return lower(vehicle.assembly, vehicle.supply, {
-    controls: { throttle: 1, direction: trackDirection(vehicle.job, direction) },
+    controls: { throttle: 1, direction },
   });
 }
 
-/** Which way the track runs when the vehicle goes forward, towards its end A, or in reverse. */
-export function trackDirection(
+/** Which way a vehicle runs, seen from itself, when a DC track is set to a direction: one that stands turned goes the other way. */
+export function ownDirection(
   job: Pick<LocomotiveRecord, 'turned'>,
-  direction: 'forward' | 'reverse',
+  track: 'forward' | 'reverse',
 ): 'forward' | 'reverse' {
-  if (!job.turned) return direction;
-  return direction === 'forward' ? 'reverse' : 'forward';
+  if (!job.turned) return track;
+  return track === 'forward' ? 'reverse' : 'forward';
 }

@@ -1,0 +1,366 @@
+import { describe, expect, test } from 'vitest';
+import { altered, bareTracks, onDecoder, onRails, vehicleId } from '../../../tests/vehicles';
+import { boatTrain } from '../../../tests/generated';
+import { change } from '../../document/patch';
+import { locomotiveIn } from '../../document/jobs';
+import { usualRule } from '../../supply/function-map';
+import { equalLight } from './equal-light';
+import { mirroredVehicle, newLocomotive } from './new-locomotive';
+import { shownAt } from './shown';
+import { MOST_STATES, reachableStates, truthTable } from './states';
+import { throttleSweep } from './throttle-sweep';
+import { VehicleSolver, type LitState } from './lit';
+import { everyday, ownDirection, vehicleOf, type VehicleState } from './vehicle';
+import { cureFor, wrongLamps } from './wrong-way';
+import { testerAmps, testerStep } from './unmarked-lamp';
+import { leds } from '../../part/led';
+import { lightness } from '../../light/lightness';
+import type { Layout } from '../../document/layout';
+
+const lit = (layout: Layout, set: Partial<VehicleState> = {}, onSupply?: string): LitState => {
+  const vehicle = vehicleOf(layout, vehicleId, onSupply);
+  return new VehicleSolver(vehicle).lit(everyday(vehicle, set));
+};
+const shown = (layout: Layout, set: Partial<VehicleState> = {}, onSupply?: string) =>
+  shownAt(locomotiveIn(layout, vehicleId), lit(layout, set, onSupply));
+const amps = (state: LitState, part: string): number => state.lamps.find((l) => l.part === part)!.amps;
+const forward = { direction: 'forward' } as const;
+const reverse = { direction: 'reverse' } as const;
+
+describe('on plain DC the direction tells the lamps', () => {
+  test('two white and two red on a shared resistor: white ahead, red behind, either way', () => {
+    const layout = onRails('shared-both-ways');
+    expect(shown(layout, forward)).toEqual({ A: 'white', B: 'red' });
+    expect(shown(layout, reverse)).toEqual({ A: 'red', B: 'white' });
+  });
+  test.each(['resistor-each', 'regulated-board', 'in-series'] as const)('%s does the same', (topology) => {
+    expect(shown(onRails(topology), forward)).toEqual({ A: 'white', B: 'red' });
+    expect(shown(onRails(topology), reverse)).toEqual({ A: 'red', B: 'white' });
+  });
+  test('on a bridge of its own, or back to back, it shines both ways', () => {
+    const cab = (topology: 'own-bridge' | 'back-to-back') =>
+      onRails(topology, (job) => {
+        for (const l of Object.values(job.lamps)) Object.assign(l, { role: 'cab', part: 'white-warm' });
+      });
+    for (const topology of ['own-bridge', 'back-to-back'] as const)
+      for (const way of [forward, reverse])
+        expect(shown(cab(topology), way)).toEqual({ A: 'cab light', B: 'cab light' });
+  });
+  test('a two-colour lamp the wrong way round shines the other colour', () => {
+    const pair = onRails('two-colour', (job) => {
+      for (const [id, l] of Object.entries(job.lamps))
+        if (l.role === 'tail') Reflect.deleteProperty(job.lamps, id);
+        else l.secondPart = 'red';
+    });
+    expect(shown(pair, forward)).toEqual({ A: 'white', B: 'red' });
+    const one = altered(pair, (job) => void (job.lamps['headlight-a'].reversed = true));
+    const light = lit(one, forward)
+      .lamps.filter((l) => l.lightness > 9)
+      .map((l) => l.part);
+    expect(light).toContain('lamp-headlight-a-second');
+    expect(light).not.toContain('lamp-headlight-a');
+    // The red one takes what the white one of the other lamp would need: red has the lower voltage.
+    expect(light).not.toContain('lamp-headlight-a-2');
+  });
+  test('half the current of two lamps when they share one resistor with a twin (two in parallel, closed form)', () => {
+    const two = amps(lit(onRails('shared-both-ways'), { throttle: 1 }), 'lamp-headlight-a');
+    const alone = onRails('shared-both-ways', (job) => void (job.lamps['headlight-a-2'].circuitId = null));
+    const one = amps(lit(alone, { throttle: 1 }), 'lamp-headlight-a');
+    expect(two / one).toBeGreaterThan(0.5);
+    expect(two / one).toBeLessThan(0.52);
+  });
+});
+
+describe('the old steering diode', () => {
+  const with2 = (steering: 'kept' | 'bridged' | 'removed') =>
+    onRails('shared-both-ways', (job) => {
+      for (const c of Object.values(job.circuits)) c.steering = steering;
+    });
+  test('kept: that end stays dark one way (common practice, no source)', () => {
+    expect(shown(with2('kept'), forward)).toEqual({ A: 'white', B: 'dark' });
+    expect(shown(with2('kept'), reverse)).toEqual({ A: 'dark', B: 'white' });
+  });
+  test('bridged: the tails work; taken out: the same', () => {
+    expect(shown(with2('bridged'), forward)).toEqual({ A: 'white', B: 'red' });
+    expect(lit(with2('bridged'), forward).supplyAmps).toBeCloseTo(
+      lit(with2('removed'), forward).supplyAmps,
+      9,
+    );
+  });
+  test('a bulb behind its diode shines ahead only', () => {
+    const bulbs = onRails('bulb', undefined, 'bulb');
+    expect(shown(bulbs, { ...forward, throttle: 1 })).toEqual({ A: 'white', B: 'dark' });
+    expect(lit(bulbs, { ...forward, throttle: 1 }).supplyAmps).toBeGreaterThan(0.055);
+  });
+});
+
+describe('over the throttle (common practice, no source: shows near 30 %, good at 50, bright at 80)', () => {
+  const sweep = throttleSweep(vehicleOf(onRails('resistor-each'), vehicleId))!;
+  const head = sweep.lamps.find((l) => l.part === 'lamp-headlight-a')!;
+  test('a headlight behind 1 kohm on 12 V', () => {
+    expect(head.showsAt).toBeCloseTo(0.3, 1);
+    expect(Math.abs(head.goodAt! - 0.5)).toBeLessThanOrEqual(0.05);
+    expect(Math.abs(head.brightAt! - 0.8)).toBeLessThanOrEqual(0.05);
+  });
+  test('it is dark in reverse, and brighter with every step forward', () => {
+    const middle = (sweep.throttles.length - 1) / 2;
+    expect(Math.max(...head.lightness.slice(0, middle))).toBeLessThan(1);
+    for (let i = middle + 1; i < head.lightness.length; i++)
+      expect(head.lightness[i]).toBeGreaterThanOrEqual(head.lightness[i - 1] - 1e-6);
+  });
+  test('the bulb follows the throttle all the way, both ways alike', () => {
+    expect(sweep.bulb[0]).toBeCloseTo(100, 6);
+    expect(sweep.bulb[20]).toBeCloseTo(sweep.bulb[180], 9);
+    expect(sweep.bulb[150]).toBeLessThan(head.lightness[150]);
+  });
+  test('a board with its own regulation is as bright at 60 % as at full', () => {
+    const board = throttleSweep(vehicleOf(onRails('regulated-board'), vehicleId))!;
+    expect(board.lamps.find((l) => l.part === 'lamp-headlight-a')!.lightness[160]).toBeGreaterThan(99);
+  });
+  test('pulses show a lamp sooner than a smooth track does', () => {
+    const making = (kind: 'smooth' | 'pulse-width') =>
+      throttleSweep(
+        vehicleOf(
+          change(onRails('resistor-each'), (d) => void Object.assign(d.supplies.dc, { making: kind })).layout,
+          vehicleId,
+        ),
+      )!.lamps.find((l) => l.part === 'lamp-headlight-a')!;
+    expect(making('pulse-width').showsAt!).toBeLessThan(making('smooth').showsAt!);
+  });
+  test('in pulses the light is the pulses’ share of full light (closed form)', () => {
+    const layout = change(
+      onRails('resistor-each'),
+      (d) => void Object.assign(d.supplies.dc, { making: 'pulse-width' }),
+    ).layout;
+    const at = (throttle: number) => amps(lit(layout, { throttle }), 'lamp-headlight-a');
+    expect(at(0.4) / at(1)).toBeCloseTo(0.4, 2);
+  });
+  test('with a resistor at 750 ohm to 1 kohm a headlight is brighter than a marker at 2 kohm on 12 V', () => {
+    const light = (ohms: number) =>
+      amps(
+        lit(
+          onRails('resistor-each', (job) => void (job.lamps['headlight-a'].ohms = ohms)),
+          { throttle: 1 },
+        ),
+        'lamp-headlight-a',
+      );
+    expect(light(750)).toBeGreaterThan(light(1000));
+    expect(light(1000) / light(2000)).toBeGreaterThan(1.8);
+    expect(light(750)).toBeLessThan(leds['white-warm'].greatestAmps);
+  });
+  test('no sweep on a track without a throttle', () => {
+    expect(throttleSweep(vehicleOf(onDecoder(), vehicleId))).toBeNull();
+  });
+});
+
+describe('through a decoder', () => {
+  test('F0 lights by direction; red lamps of an end hang on the other end’s headlight output', () => {
+    const layout = onDecoder();
+    expect(shown(layout, forward)).toEqual({ A: 'white', B: 'red' });
+    expect(shown(layout, reverse)).toEqual({ A: 'red', B: 'white' });
+    expect(shown(layout, { functions: [] })).toEqual({ A: 'dark', B: 'dark' });
+    const { circuits } = locomotiveIn(layout, vehicleId);
+    const output = (id: string) => (circuits[id].feed.kind === 'output' ? circuits[id].feed.output : '');
+    expect(output('tail-a')).toBe(output('head-b'));
+  });
+  test('its common positive stands at track volts less the bridge: current by the sum people do', () => {
+    const state = lit(onDecoder((job) => void (job.lamps['headlight-a'].ohms = 1000)));
+    // 15 V less a bridge of about 1.4 V less a lamp of about 3 V, over 1 kohm; edges take 1 or 2 % of the time.
+    expect(amps(state, 'lamp-headlight-a')).toBeGreaterThan(0.0102);
+    expect(amps(state, 'lamp-headlight-a')).toBeLessThan(0.0108);
+  });
+  test('without blue, returned to a rail: half the signal, half the light (common practice, no source)', () => {
+    const without = lit(onDecoder(undefined, { type: 'small', plug: '6-pin' }));
+    const blue = lit(onDecoder());
+    const ratio = amps(without, 'lamp-headlight-a') / amps(blue, 'lamp-headlight-a');
+    expect(ratio).toBeGreaterThan(0.47);
+    expect(ratio).toBeLessThan(0.56);
+  });
+  test('two lamps of one output returned to different rails stand the whole track backwards', () => {
+    const split = onDecoder(
+      (job) => {
+        job.circuits['tail-b'].feed = { kind: 'output', output: 'out1', returnTo: 'left-rail' };
+      },
+      { type: 'small', plug: '6-pin' },
+    );
+    const most = Math.max(...lit(split, { functions: [] }).lamps.map((l) => l.reverseVolts));
+    expect(most).toBeGreaterThan(leds.red.reverseVolts);
+  });
+  test('a dimmed output gives its share of the light, not the light at its share of the current', () => {
+    const dim = (brightness: number) =>
+      lit(onDecoder((job) => void (job.decoder!.outputs.out1.brightness = brightness)));
+    const [full, part] = [dim(1), dim(0.3)];
+    expect(amps(part, 'lamp-headlight-a') / amps(full, 'lamp-headlight-a')).toBeCloseTo(0.3, 3);
+    expect(part.lamps[0].peakAmps).toBeCloseTo(full.lamps[0].peakAmps, 4);
+  });
+  test('the tail switch turns the tails off and nothing else', () => {
+    const layout = onDecoder((job) => {
+      for (const id of ['tail-a', 'tail-b']) job.circuits[id].switch = { name: 'Tail switch', on: true };
+    });
+    expect(shown(layout, { switches: { 'tail-a': false, 'tail-b': false } })).toEqual({
+      A: 'white',
+      B: 'dark',
+    });
+    expect(shown(layout)).toEqual({ A: 'white', B: 'red' });
+  });
+  test('on a DC track it lights its lamps by direction too', () => {
+    expect(shown(onDecoder(), { ...reverse, throttle: 1 }, 'dc')).toEqual({ A: 'red', B: 'white' });
+  });
+  test('several lamps on one output share what it carries', () => {
+    const state = lit(onDecoder());
+    const onFirst = ['lamp-headlight-a', 'lamp-headlight-a-2', 'lamp-tail-b', 'lamp-tail-b-2'];
+    const sum = onFirst.reduce((all, part) => all + state.lamps.find((l) => l.part === part)!.peakAmps, 0);
+    expect(state.outputAmps.get('out1')! / sum).toBeCloseTo(1, 6);
+  });
+});
+
+test('a DC circuit put on DCC shows both colours at once', () => {
+  expect(shown(onRails('shared-both-ways'), forward, 'dcc')).toEqual({
+    A: 'white and red',
+    B: 'white and red',
+  });
+});
+
+describe('every reachable state', () => {
+  test('direction and switches on the rails, functions too on a decoder', () => {
+    expect(reachableStates(vehicleOf(onRails('resistor-each'), vehicleId)).states).toHaveLength(2);
+    expect(reachableStates(vehicleOf(onDecoder(), vehicleId)).states).toHaveLength(4);
+  });
+  test('a sound vehicle does in every state what it is meant to', () => {
+    for (const layout of [onRails('shared-both-ways'), onRails('regulated-board'), onDecoder()])
+      expect(wrongLamps(vehicleOf(layout, vehicleId))).toBe(0);
+  });
+  test('conditions and steps count as states', () => {
+    const { states } = reachableStates(vehicleOf(boatTrain(), 'express-diesel'));
+    // Two directions, F0 and F2 on or off, four places of the stepping function.
+    expect(states).toHaveLength(2 * 4 * 4);
+  });
+  test(`above ${MOST_STATES} functions that share nothing are tried apart, and it is said`, () => {
+    const many = onDecoder(
+      (job) => {
+        job.decoder!.outputs = Object.fromEntries(
+          Array.from({ length: 7 }, (_, i) => [
+            `out${i + 1}`,
+            {
+              ...usualRule,
+              keys: [
+                { function: 2 * i, direction: 'both' as const },
+                { function: 2 * i + 1, direction: 'both' as const },
+              ],
+            },
+          ]),
+        );
+      },
+      { type: 'many', plug: '21-pin' },
+    );
+    const { states, grouped } = reachableStates(vehicleOf(many, vehicleId));
+    expect(grouped).toMatch(/32768 states are more than 4096.*apart/);
+    expect(states.length).toBeLessThan(100);
+    // Of a group of two functions every combination is there, and everything at once.
+    for (const set of [[0], [1], [0, 1], [12, 13], Array.from({ length: 14 }, (_, f) => f)])
+      expect(states.some((s) => s.functions.join() === set.join())).toBe(true);
+  });
+  test('states that drive the circuit alike are one solution', () => {
+    const table = truthTable(vehicleOf(boatTrain(), 'railcar-tern'));
+    expect(new Set(table.rows.map((r) => r.lit)).size).toBeLessThan(table.rows.length);
+  });
+});
+
+describe('which lead is the wrong way round', () => {
+  test('all of a circuit: its leads are swapped at their far end', () => {
+    const cure = cureFor(vehicleOf(boatTrain(), 'diesel-shunter'), 'A')!;
+    expect(cure.label).toBe('Swap the two leads of End A');
+    const mended = change(boatTrain(), (d) => cure.mend(locomotiveIn(d, 'diesel-shunter'))).layout;
+    expect(wrongLamps(vehicleOf(mended, 'diesel-shunter'), 'A')).toBe(0);
+    expect(wrongLamps(vehicleOf(mended, 'diesel-shunter'), 'B')).toBeGreaterThan(0);
+  });
+  test('one lamp of a pair: it names the one lamp, since swapping leads would turn the others', () => {
+    const layout = onRails('resistor-each', (job) => void (job.lamps['headlight-b-2'].reversed = true));
+    expect(cureFor(vehicleOf(layout, vehicleId), 'B')!.label).toBe('Turn Headlight B right');
+  });
+  test('on a decoder’s common positive the cure names the plug', () => {
+    const layout = onDecoder((job) => void (job.circuits['head-a'].leadsSwapped = true));
+    const cure = cureFor(vehicleOf(layout, vehicleId), 'A')!;
+    expect(cure.label).toMatch(/Swap the two leads of Head lamps A/);
+    expect(cure.says).toMatch(/blue one is the common positive/);
+  });
+  test('a diode that was kept is bridged; nothing wrong asks for nothing', () => {
+    const kept = onRails('shared-both-ways', (job) => void (job.circuits['end-a'].steering = 'kept'));
+    expect(cureFor(vehicleOf(kept, vehicleId), 'A')!.label).toMatch(/Bridge the steering diode/);
+    expect(cureFor(vehicleOf(onRails('shared-both-ways'), vehicleId), 'A')).toBeNull();
+  });
+  test('the far end of a set is the same vehicle mirrored: its A leads when the other’s trails', () => {
+    const { layout, jobId } = mirroredVehicle(onRails('shared-both-ways'), vehicleId);
+    const vehicle = vehicleOf(layout, jobId);
+    expect(vehicle.job.turned).toBe(true);
+    expect(vehicle.job.powered).toBe(false);
+    expect(ownDirection(vehicle.job, 'forward')).toBe('reverse');
+    expect(ownDirection({ turned: false }, 'forward')).toBe('forward');
+    // Going towards its own A, which is the track’s reverse, it shows white there.
+    expect(shownAt(vehicle.job, new VehicleSolver(vehicle).lit(everyday(vehicle)))).toEqual({
+      A: 'white',
+      B: 'red',
+    });
+  });
+});
+
+describe('an unmarked lamp on the tester', () => {
+  test('the tester itself is suspected first', () => {
+    expect(testerStep([]).id).toBe('known-lamp');
+    expect(testerStep(['dark']).id).toBe('tester-tired');
+  });
+  test('then one way, then the other', () => {
+    expect(testerStep(['lit']).id).toBe('one-way');
+    expect(testerStep(['lit', 'lit']).id).toBe('plus-found');
+    expect(testerStep(['lit', 'dark']).id).toBe('other-way');
+    expect(testerStep(['lit', 'dark', 'lit']).id).toBe('plus-found');
+    expect(testerStep(['lit', 'dark', 'dark']).id).toBe('lamp-dead');
+  });
+  test('9 V and 1 kohm give a white lamp some 6 mA (sum by hand, 3 V over the lamp)', () => {
+    expect(testerAmps({ volts: 9, ohms: 1000 }, leds['white-warm'])).toBeCloseTo(0.006, 3);
+  });
+});
+
+describe('equal light', () => {
+  test('roles come to the shares they should have beside a lamp that looks right', () => {
+    const layout = onRails('resistor-each');
+    const vehicle = vehicleOf(layout, vehicleId);
+    const study = equalLight(vehicle, 'headlight-a');
+    const tail = study.proposals.find((p) => p.lampId === 'tail-a')!;
+    // A tail lamp is wanted at three tenths of a headlight's light.
+    const head = study.proposals.find((p) => p.lampId === 'headlight-a')!;
+    expect(tail.wanted).toBeLessThan(head.wanted);
+    for (const p of study.proposals) {
+      // Within what the next preferred value would change.
+      const step = lightness(1.1) - lightness(1);
+      expect(Math.abs(p.then - p.wanted), p.lampId).toBeLessThan(step + 1);
+    }
+    const after = vehicleOf(change(layout, () => undefined).layout, vehicleId);
+    expect(after.job.lamps['headlight-a'].ohms).toBe(1000);
+  });
+  test('white and red of the same current are not equally bright: red asks for the smaller resistor at one level', () => {
+    const state = lit(
+      onRails('resistor-each', (job) => void (job.lamps['tail-b'].ohms = 1110)),
+      { throttle: 1 },
+    );
+    const white = state.lamps.find((l) => l.part === 'lamp-headlight-a')!;
+    const red = state.lamps.find((l) => l.part === 'lamp-tail-b')!;
+    expect(red.amps / white.amps).toBeCloseTo(1, 1);
+    expect(red.lightness).toBeLessThan(white.lightness - 20);
+  });
+});
+
+test('what a new one leaves without an output is loose, not dropped', () => {
+  const { layout, jobId } = newLocomotive(bareTracks(), {
+    sort: 'diesel',
+    name: 'Many lamps',
+    lengthMillimetres: 210,
+    set: 'ditch',
+    supply: { id: 'dcc' },
+    topology: 'resistor-each',
+    decoder: { type: 'small', plug: '6-pin' },
+  });
+  const job = locomotiveIn(layout, jobId);
+  expect(Object.values(job.lamps).filter((l) => l.circuitId === null).length).toBeGreaterThan(0);
+  expect(Object.keys(job.lamps)).toHaveLength(12);
+});
