@@ -1,6 +1,6 @@
-import { coachIn } from '../core/document/jobs';
 import { inOrder } from '../core/document/in-order';
 import { checkJob } from '../core/finding/check';
+import { checkVehicle } from '../core/finding/locomotive/check-vehicle';
 import { checkTrain } from '../core/finding/train/check-train';
 import { trainInrush } from '../core/study/train-inrush';
 import { trainStudy } from '../core/study/train';
@@ -14,7 +14,7 @@ export function run(words: readonly string[]): number {
   const layout = readLayoutFile(file);
   const judged = jobIds(layout, options.get('job'), file).map((jobId) => ({
     jobId,
-    findings: checkJob(layout, jobId),
+    findings: layout.jobs[jobId].kind === 'coach' ? checkJob(layout, jobId) : checkVehicle(layout, jobId),
   }));
   const trains =
     options.get('job') === undefined
@@ -30,7 +30,7 @@ export function run(words: readonly string[]): number {
   if (options.has('json')) process.stdout.write(`${JSON.stringify([...judged, ...trains], null, 2)}\n`);
   else {
     const all = [
-      ...judged.map((j) => ({ name: coachIn(layout, j.jobId).name, findings: j.findings })),
+      ...judged.map((j) => ({ name: layout.jobs[j.jobId].name, findings: j.findings })),
       ...trains.map((t) => ({ name: layout.trains[t.trainId].name, findings: t.findings })),
     ];
     for (const { name, findings } of all) {

@@ -11,6 +11,7 @@ const commands: Readonly<Record<string, Command>> = {
   check: { usage: 'hazel check FILE.hazel.json', load: () => import('./check') },
   'time-edit': { usage: 'hazel time-edit FILE.hazel.json', load: () => import('./time-edit') },
   'time-train': { usage: 'hazel time-train FILE.hazel.json', load: () => import('./time-train') },
+  'time-vehicle': { usage: 'hazel time-vehicle', load: () => import('./time-vehicle') },
   schema: { usage: 'hazel schema', load: () => import('./schema') },
   netlist: { usage: 'hazel netlist FILE.hazel.json --job ID', load: () => import('./netlist') },
 };

@@ -3,20 +3,30 @@ import { benchOf } from '../core/study/bench';
 import { powerCutStudy } from '../core/study/power-cut';
 import { steadyStudy } from '../core/study/steady';
 import { coachLight } from '../core/study/coach-light';
+import { lampName } from '../core/document/lamp-name';
+import { truthTable } from '../core/study/locomotive/states';
+import { vehicleOf } from '../core/study/locomotive/vehicle';
 import { wordsAndOptions } from './file';
 import { jobIds, readLayoutFile } from './layout-file';
+import type { Layout } from '../core/document/layout';
 
 /** `hazel solve FILE.hazel.json`: what flows and shines in every job. */
 export function run(words: readonly string[]): number {
   const usage = 'hazel solve FILE.hazel.json [--job ID] [--json]';
   const { file, options } = wordsAndOptions(words, usage, { json: 'flag', job: 'value' });
   const layout = readLayoutFile(file);
-  const answers = jobIds(layout, options.get('job'), file).map((jobId) => {
-    const bench = benchOf(layout, jobId);
-    const steady = steadyStudy(bench);
-    const light = coachLight(bench.job, steady);
-    return { jobId, name: bench.job.name, bench, steady, light, cut: powerCutStudy(bench, steady) };
-  });
+  const asked = jobIds(layout, options.get('job'), file);
+  const vehicles = asked
+    .filter((id) => layout.jobs[id].kind === 'locomotive')
+    .map((id) => solveVehicle(layout, id));
+  const answers = asked
+    .filter((id) => layout.jobs[id].kind === 'coach')
+    .map((jobId) => {
+      const bench = benchOf(layout, jobId);
+      const steady = steadyStudy(bench);
+      const light = coachLight(bench.job, steady);
+      return { jobId, name: bench.job.name, bench, steady, light, cut: powerCutStudy(bench, steady) };
+    });
   if (options.has('json')) {
     const plain = answers.map(({ jobId, name, steady, light, cut }) => ({
       job: jobId,
@@ -35,7 +45,7 @@ export function run(words: readonly string[]): number {
       leastLux: light.leastLux,
       fadeSeconds: cut.moments,
     }));
-    process.stdout.write(`${JSON.stringify(plain, null, 2)}\n`);
+    process.stdout.write(`${JSON.stringify([...plain, ...vehicles.map((v) => v.plain)], null, 2)}\n`);
     return 0;
   }
   for (const { name, steady, light, cut } of answers) {
@@ -54,5 +64,47 @@ export function run(words: readonly string[]): number {
     ];
     process.stdout.write(`${lines.join('\n')}\n`);
   }
+  for (const { lines } of vehicles) process.stdout.write(`${lines.join('\n')}\n`);
   return 0;
+}
+
+/** Every state of a locomotive: what shines in it, and how brightly to the eye. */
+function solveVehicle(layout: Layout, jobId: string): { plain: unknown; lines: string[] } {
+  const vehicle = vehicleOf(layout, jobId);
+  const { name } = vehicle.job;
+  const { rows, grouped } = truthTable(vehicle);
+  return {
+    plain: {
+      job: jobId,
+      name,
+      grouped,
+      states: rows.map(({ state, lit }) => ({
+        ...state,
+        supplyAmps: lit.supplyAmps,
+        outputAmps: Object.fromEntries(lit.outputAmps),
+        resistorWatts: Object.fromEntries(lit.resistorWatts),
+        lamps: lit.lamps.map(({ part, amps, peakAmps, reverseVolts, lumens, lightness, xy }) => ({
+          part,
+          amps,
+          peakAmps,
+          reverseVolts,
+          lumens,
+          lightness,
+          xy,
+        })),
+      })),
+    },
+    lines: [
+      name,
+      ...rows.map(({ state, lamps, lit }) => {
+        const pressed = vehicle.job.decoder
+          ? ` ${state.functions.map((f) => `F${f}`).join(' ') || 'no function'}`
+          : '';
+        const shining = lamps
+          .filter((l) => l.does !== 'dark')
+          .map((l) => `${lampName(vehicle.job, l.lampId)} ${l.lightness.toFixed(0)}`);
+        return `  ${state.direction}${pressed}: ${formatQuantity(lit.supplyAmps, 'amp')}; ${shining.join(', ') || 'dark'}`;
+      }),
+    ],
+  };
 }
