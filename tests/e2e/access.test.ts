@@ -49,6 +49,10 @@ describe('axe finds nothing serious', () => {
     '/bench/heritage-coach/power',
     '/new',
     '/train/boat-train',
+    '/bench/railcar-tern/functions',
+    '/bench/diesel-shunter/lamps',
+    '/bench/diesel-shunter/try',
+    '/new-locomotive',
     '/drawer',
     '/nowhere',
   ])('on %s', async (path) => {
@@ -135,6 +139,9 @@ describe('nothing essential scrolls sideways', () => {
       '/train/boat-train',
       '/bench/open-saloon/fit',
       '/bench/compartment-coach/brief',
+      '/bench/railcar-tern/functions',
+      '/bench/diesel-shunter/circuit',
+      '/new-locomotive',
     ]) {
       const { page, context } = await visit(browser, host.base + path, { width, height });
       await page.locator('h1').first().waitFor({ state: 'attached' });

@@ -14,12 +14,7 @@ import { lampName } from '../../../core/document/lamp-name';
 import { lampRoles, type LampRoleName } from '../../../core/document/lamp-roles';
 import { lampTypes } from '../../../core/document/lamp-type';
 import { lampSets } from '../../../core/study/locomotive/lamp-sets';
-import {
-  layLampSet,
-  layOnDecoder,
-  layOnTrack,
-  usualVehicleLamp,
-} from '../../../core/study/locomotive/new-locomotive';
+import { layLampSet, usualVehicleLamp, wireAnew } from '../../../core/study/locomotive/new-locomotive';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import type { Draft } from 'immer';
 import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
@@ -36,16 +31,6 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
     set(label, (j) => {
       if (lampId !== undefined) recipe(j.lamps[lampId]);
     });
-  /** Wires anew as it was wired, since lamps came or went. */
-  const rewire = (j: Draft<LocomotiveRecord>): void => {
-    if (job.decoder) layOnDecoder(j, job.decoder.type, job.decoder.plug);
-    else {
-      const like = Object.values(job.circuits).find(
-        (c) => c.topology !== 'own-bridge' && c.topology !== 'bulb',
-      );
-      layOnTrack(j, like?.topology ?? 'shared-both-ways');
-    }
-  };
   const types = lampTypes(layout).filter((t) => t.form === 'led');
   return (
     <div className="choices">
@@ -70,7 +55,7 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
         onChange={(id) =>
           set('Lay a set of lamps', (j) => {
             layLampSet(j, end, id, layout.scale);
-            rewire(j);
+            wireAnew(j);
           })
         }
       />
@@ -113,7 +98,7 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
                     alongMillimetres: job.body.lengthMillimetres - l.alongMillimetres,
                   };
                 }
-                rewire(j);
+                wireAnew(j);
               })
             }
           >

@@ -1,6 +1,7 @@
 import { supplyKind } from '../../supply';
 import { lampRoles } from '../../document/lamp-roles';
-import { aboutLamps, type VehicleRule } from './vehicle-rule';
+import { layOnDecoder } from '../../study/locomotive/new-locomotive';
+import { aboutLamps, vehicleRemedy, type VehicleRule } from './vehicle-rule';
 
 export const dcOnDcc: VehicleRule = {
   id: 'dc-on-dcc',
@@ -28,7 +29,14 @@ export const dcOnDcc: VehicleRule = {
           'The rails change sides thousands of times a second whichever way it runs, so what hangs on them straight cannot know the direction. It needs a decoder, or a DC track.',
         ...aboutLamps(vehicle, ids),
         figures: { lamps: lit, overloaded: over },
-        remedies: [],
+        remedies:
+          supply.kind === 'dcc-track' && !job.decoder
+            ? [
+                vehicleRemedy(vehicle, 'Fit a decoder with an 8-pin plug', (draft) =>
+                  layOnDecoder(draft, 'usual', '8-pin'),
+                ),
+              ]
+            : [],
       },
     ];
   },

@@ -240,6 +240,23 @@ export function layOnTrack(job: LocomotiveRecord, topology: TopologyName): void 
   }
 }
 
+/**
+ * Wires a vehicle anew after lamps came or went, the way it was wired: on its decoder, or on the rails
+ * by the topology it had. A steering diode that an old bulb left behind stays where it was.
+ */
+export function wireAnew(job: LocomotiveRecord): void {
+  if (job.decoder) {
+    layOnDecoder(job, job.decoder.type, job.decoder.plug);
+    return;
+  }
+  const before = Object.entries(job.circuits);
+  const like = before.find(([, c]) => c.topology !== 'own-bridge' && c.topology !== 'bulb');
+  layOnTrack(job, like?.[1].topology ?? 'shared-both-ways');
+  for (const [id, old] of before) {
+    if (old.steering !== 'none' && Object.hasOwn(job.circuits, id)) job.circuits[id].steering = old.steering;
+  }
+}
+
 /** Roles that share an output on a decoder, in the order outputs are given away. */
 const groupsOnDecoder = [
   'ditch',
