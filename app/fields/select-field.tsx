@@ -1,5 +1,6 @@
 import { Select } from 'antd';
 import { useId } from 'react';
+import './fields.css';
 
 interface SelectFieldProps<T extends string | number> {
   readonly label: string;

@@ -332,21 +332,19 @@ function Vehicles({ vehicles, left, width, below }: VehiclesProps) {
   const gap = width * 0.07;
   const total = vehicles.reduce((sum, v) => sum + v.job.body.lengthMillimetres + gap, -gap);
   const scale = Math.min(1, (width * 0.9) / total);
-  let x = 0;
+  const places = vehicles.map((_, i) =>
+    vehicles.slice(0, i).reduce((sum, v) => sum + v.job.body.lengthMillimetres + gap, 0),
+  );
   return (
     <g transform={`translate(${left + (width - total * scale) / 2} ${below})`}>
       <rect x={-width} y={0} width={3 * width} height={1} fill="#8f8577" />
       <rect x={-width} y={1} width={3 * width} height={1} fill="#40403f" />
       <g transform={`scale(${scale})`}>
-        {vehicles.map(({ id, job, lit }) => {
-          const at = x;
-          x += job.body.lengthMillimetres + gap;
-          return (
-            <g key={id} transform={`translate(${at} 0)`}>
-              <SideView job={job} glows={lampGlows(lit, () => 1)} />
-            </g>
-          );
-        })}
+        {vehicles.map(({ id, job, lit }, i) => (
+          <g key={id} transform={`translate(${places[i]} 0)`}>
+            <SideView job={job} glows={lampGlows(lit, () => 1)} />
+          </g>
+        ))}
       </g>
     </g>
   );

@@ -21,6 +21,7 @@ import type { CuttingStudy } from '../../core/study/cutting';
 import type { LiveRun, RunControls, RunSample, RunStart } from '../../core/study/live-run';
 import type { Placing } from '../../core/study/place-lamps';
 import type { CarMatch } from '../../core/study/train';
+import type { EqualLightStudy } from '../../core/study/locomotive/equal-light';
 import type { ShortestProof } from '../../core/study/locomotive/shortest-proof';
 import type { ThrottleSweep } from '../../core/study/locomotive/throttle-sweep';
 import type { TruthTable } from '../../core/study/locomotive/states';
@@ -171,6 +172,19 @@ const tasks = {
     ]);
     const vehicle = vehicleOf(layout, jobId, onSupply);
     return { table: truthTable(vehicle), sweep: throttleSweep(vehicle) };
+  },
+  /** Resistors that put each role at its light beside a lamp that looks right. */
+  async equalLight(
+    layout: Layout,
+    jobId: string,
+    referenceId: string,
+    onSupply?: string,
+  ): Promise<EqualLightStudy> {
+    const [{ vehicleOf }, { equalLight }] = await Promise.all([
+      import('../../core/study/locomotive/vehicle'),
+      import('../../core/study/locomotive/equal-light'),
+    ]);
+    return equalLight(vehicleOf(layout, jobId, onSupply), referenceId);
   },
   /** The fewest touches that expose every single wiring fault. */
   async shortestProof(layout: Layout, jobId: string, onSupply?: string): Promise<ShortestProof | null> {

@@ -4,7 +4,7 @@ import { standardColour } from '../part/plug';
 import { inOrder } from '../document/in-order';
 import { locomotiveIn } from '../document/jobs';
 import { lampName } from '../document/lamp-name';
-import { lampRoles } from '../document/lamp-roles';
+import { showsOf } from '../document/lamp-roles';
 import { lampType } from '../document/lamp-type';
 import { legends, type WireColour, type WireRole } from '../document/wire-legend';
 import { supplyKind } from '../supply';
@@ -21,9 +21,8 @@ type Circuit = LampCircuitRecord & { readonly id: string };
  * what shines ahead at A and what shines behind at B conducts while lead one, from the right rail,
  * is positive.
  */
-export function senseOf(lamp: Pick<VehicleLampRecord, 'role' | 'end'>): Sense {
-  const { shows } = lampRoles[lamp.role];
-  return (lamp.end === 'A') === (shows !== 'trailing') ? 1 : -1;
+export function senseOf(lamp: Pick<VehicleLampRecord, 'role' | 'end' | 'shows'>): Sense {
+  return (lamp.end === 'A') === (showsOf(lamp) !== 'trailing') ? 1 : -1;
 }
 
 /** Part ids of a lamp's dies: the second is the other colour of a two-colour one. */

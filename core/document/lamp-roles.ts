@@ -46,6 +46,10 @@ export const lampRoles = {
 } as const satisfies Readonly<Record<string, LampRole>>;
 export type LampRoleName = keyof typeof lampRoles;
 
+/** When a lamp should shine: as its role does, or as it was set. */
+export const showsOf = (lamp: { readonly role: LampRoleName; readonly shows: Shows | null }): Shows =>
+  lamp.shows ?? lampRoles[lamp.role].shows;
+
 /** A red light at the end: what shows where a train ends. */
 export const isTail = (role: LampRoleName): boolean => role === 'tail' || role === 'marker-red';
 /** A light that shows which way it goes. */

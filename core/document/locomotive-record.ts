@@ -30,6 +30,8 @@ export const vehicleBodyRecord = z.looseObject({
 export const vehicleLampRecord = z.looseObject({
   order: z.number(),
   role: z.enum(names<LampRoleName>(lampRoles)),
+  /** When it shines otherwise than its role does; null to follow the role. */
+  shows: z.enum(['leading', 'trailing', 'both']).nullable(),
   end: z.enum(endNames),
   /** Lamp type; the second is what the other way shows in a two-colour lamp, null for one colour. */
   part: z.string().min(1),

@@ -1,3 +1,4 @@
+import { VERSION } from './layout';
 import { coachIn } from './jobs';
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
@@ -70,7 +71,7 @@ describe('a file of version 1', () => {
   const read = checkLayout(first());
   test('opens, and says where it came from', () => {
     expect(read.ok && read.migratedFrom).toBe(1);
-    expect(read.ok && read.layout.version).toBe(3);
+    expect(read.ok && read.layout.version).toBe(VERSION);
   });
   test('is what it was: the same lamp carries the same current', () => {
     if (!read.ok) throw new Error('it was not read');

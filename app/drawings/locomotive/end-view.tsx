@@ -1,6 +1,6 @@
 import { lampName } from '../../../core/document/lamp-name';
 import { lampRoles } from '../../../core/document/lamp-roles';
-import { undersideAboveRail } from '../../../core/study/locomotive/new-locomotive';
+import { undersideAboveRail } from '../../../core/study/locomotive/lay-lamps';
 import { endOutline } from './vehicle-shape';
 import { lampRadius, type LampGlow } from './lamp-glow';
 import type { End } from '../../../core/document/ends';

@@ -120,11 +120,12 @@ function EndWithPlaces({ job, end, glows }: EndWithPlacesProps) {
               l.acrossMillimetres > 0 &&
               all.findIndex((o) => o.acrossMillimetres === l.acrossMillimetres) === i,
           )
-          .map((l) => (
+          .sort((a, b) => a.acrossMillimetres - b.acrossMillimetres)
+          .map((l, i) => (
             <text
               key={l.id}
               x={l.acrossMillimetres}
-              y={-l.heightMillimetres - l.lensMillimetres / 2 - w * 0.03}
+              y={-l.heightMillimetres - l.lensMillimetres / 2 - w * 0.03 - (i % 2) * size * 0.85}
               fontSize={size * 0.8}
               textAnchor="middle"
               fill="#ffc46b"

@@ -33,7 +33,6 @@ export function useEffects(job: LocomotiveRecord, state: VehicleState): (lampId:
     const feed = circuitId === null || circuitId === undefined ? null : job.circuits[circuitId].feed;
     if (!decoder || feed?.kind !== 'output' || !moving.includes(feed.output)) return 1;
     // The moment an output was switched on is read where its light is drawn.
-    // eslint-disable-next-line react-hooks/refs
     const start = since.current.get(feed.output) ?? now;
     return effectShare(decoder.outputs[feed.output].effect, Math.max(0, now - start));
   };

@@ -1,15 +1,14 @@
-import { netsOf, terminalKey, type Assembly, type Part } from '../../../core/assembly/assembly';
-import { diesOf } from '../../../core/assembly/locomotive';
+import { netsOf, terminalKey, type Part } from '../../../core/assembly/assembly';
 import { inOrder } from '../../../core/document/in-order';
 import { lampName } from '../../../core/document/lamp-name';
 import { lampRoles, type LampRoleName } from '../../../core/document/lamp-roles';
 import { screenColour } from '../../../core/light/colour';
 import { formatQuantity, shortOhms } from '../../../core/quantity/format';
 import { leadsOf } from '../../../core/study/locomotive/leads';
+import { BAND, BOTTOM, BOX_WIDTH, LABELS, ladders, placeLadder, TOP, widthOf, type Band } from './ladder';
 import { wireHex } from '../../theme/wire-colours';
 import { DiodeSymbol, ElectrolyticSymbol, ResistorSymbol, SwitchSymbol } from '../circuit/symbols';
 import type { SolvedVehicle } from '../../store/use-vehicle';
-import type { LampCircuitRecord } from '../../../core/document/locomotive-record';
 import '../circuit/circuit.css';
 
 interface VehicleCircuitViewProps {
@@ -18,13 +17,6 @@ interface VehicleCircuitViewProps {
 }
 
 const WIDTH = 640;
-const LABELS = 96;
-const PART = 62;
-const PITCH = 84;
-const LEAST_PITCH = 58;
-const BAND = 154;
-const TOP = 34;
-const BOTTOM = 112;
 
 /** Every circuit of a locomotive as a ladder between its two leads, with milliamps as solved. */
 export function VehicleCircuitView({ solved, flagged }: VehicleCircuitViewProps) {
@@ -59,48 +51,6 @@ export function VehicleCircuitView({ solved, flagged }: VehicleCircuitViewProps)
   );
 }
 
-interface Band {
-  readonly circuit: LampCircuitRecord & { readonly id: string };
-  readonly way: string;
-  /** Parts in the first lead, from its far end; what makes a plus and a minus; the lamps. */
-  readonly inLead: readonly Part[];
-  readonly source: readonly Part[];
-  readonly lamps: readonly Part[];
-}
-
-/** A circuit as one ladder, or two where each direction has a board of its own. */
-function ladders(assembly: Assembly, circuit: LampCircuitRecord & { readonly id: string }): Band[] {
-  const own = (p: Part): boolean =>
-    p.path[2] === 'circuits' ? p.path[3] === circuit.id : 'groupId' in p && p.groupId === circuit.id;
-  const parts = assembly.parts.filter(own);
-  const lamps = parts.filter((p) => (p.kind === 'lamp' && p.id === diesOf(p.lampId)[0]) || p.kind === 'bulb');
-  const inLead = parts.filter(
-    (p) =>
-      p.kind === 'switch' ||
-      (p.kind === 'diode' && p.role === 'steering') ||
-      (p.kind === 'resistor' && p.role === 'shared'),
-  );
-  const source = parts.filter(
-    (p) =>
-      p.kind === 'bridge' ||
-      (p.kind === 'diode' && p.role === 'rectifier') ||
-      p.kind === 'regulator' ||
-      p.kind === 'electrolytic',
-  );
-  const ways = [...new Set(source.filter((p) => p.kind === 'regulator').map((p) => p.id.split('-').at(-1)!))];
-  if (ways.length === 0) return lamps.length > 0 ? [{ circuit, way: '', inLead, source, lamps }] : [];
-  const nets = netsOf(assembly);
-  return ways.map((way) => {
-    const out = nets.get(`regulator-${circuit.id}-${way}.out`);
-    const mine = lamps.filter((l) => nets.get(`resistor-${l.id.slice('lamp-'.length)}.one`) === out);
-    return { circuit, way, inLead, source: source.filter((p) => p.id.endsWith(way)), lamps: mine };
-  });
-}
-
-/** Width a ladder needs with its lamps close together. */
-const widthOf = (b: Band): number =>
-  LABELS + b.inLead.length * PART + (b.source.length > 0 ? 86 : 0) + 34 + b.lamps.length * LEAST_PITCH;
-
 interface LadderProps {
   readonly band: Band;
   /** Width there is for it. */
@@ -118,21 +68,9 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
   const [one, two] = leadsOf(job, circuit);
   const back = band.way === 'other';
   const [upper, lower] = back ? [two, one] : [one, two];
-  let x = LABELS;
-  const inLine = inLead.map((part) => {
-    const at = { from: { x: x + 6, y: TOP }, to: { x: x + PART - 6, y: TOP } };
-    x += PART;
-    return { part, ...at };
-  });
-  const box = source.find((p) => p.kind === 'bridge' || p.kind === 'regulator' || p.kind === 'diode');
-  const boxAt = x + 6;
-  if (box) x += 86;
-  const reservoir = source.find((p) => p.kind === 'electrolytic');
-  const reservoirAt = x + 26;
-  if (reservoir) x += 58;
-  const start = x + 22;
-  const pitch = Math.min(PITCH, (room - start - 40) / Math.max(1, lamps.length - 1));
-  const end = start + (lamps.length - 1) * pitch;
+  const { inLine, box, boxAt, reservoir, reservoirAt, columns } = placeLadder(band, room);
+  const start = columns[0];
+  const end = columns[columns.length - 1];
   const minusNet = box?.kind === 'bridge' ? net(box.id, 'minus') : undefined;
   const topNet = topNetOf();
   function topNetOf(): string | undefined {
@@ -155,7 +93,10 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
       <LeadLabel y={TOP} lead={upper} />
       <LeadLabel y={BOTTOM} lead={lower} />
       <path className="wire" d={`M${LABELS - 8} ${TOP}H${inLine[0]?.from.x ?? (box ? boxAt : start)}`} />
-      <path className="wire" d={`M${LABELS - 8} ${BOTTOM}H${Math.max(end, box ? boxAt + 74 : start)}`} />
+      <path
+        className="wire"
+        d={`M${LABELS - 8} ${BOTTOM}H${Math.max(end, box ? boxAt + BOX_WIDTH : start)}`}
+      />
       {inLine.map(({ part, from, to }, i) => (
         <g key={part.id}>
           {part.kind === 'switch' ? (
@@ -193,8 +134,8 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
       ))}
       {box && (
         <g className="symbol">
-          <rect x={boxAt} y={TOP - 14} width={74} height={BOTTOM - TOP + 28} rx={5} />
-          <path d={`M${boxAt + 74} ${TOP}H${start}`} />
+          <rect x={boxAt} y={TOP - 14} width={BOX_WIDTH} height={BOTTOM - TOP + 28} rx={5} />
+          <path d={`M${boxAt + BOX_WIDTH} ${TOP}H${start}`} />
         </g>
       )}
       {box && (
@@ -220,7 +161,7 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
         <Column
           key={part.id}
           part={part}
-          x={start + i * pitch}
+          x={columns[i]}
           solved={solved}
           flagged={flagged.has(part.id)}
           onTop={(terminalPart, terminal) => net(terminalPart, terminal) === topNet && topNet !== minusNet}

@@ -1,4 +1,4 @@
-import { undersideAboveRail } from '../../../core/study/locomotive/new-locomotive';
+import { undersideAboveRail } from '../../../core/study/locomotive/lay-lamps';
 import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
 
 type Body = LocomotiveRecord['body'];

@@ -1,12 +1,13 @@
 import { Button } from 'antd';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { More } from '../../fields/more';
 import { SelectField } from '../../fields/select-field';
 import { useLayoutStore } from '../../store/layout-store';
+import { useVehicleControls } from '../../store/vehicle-store';
+import { useTask } from '../../workers/use-task';
 import { formatQuantity } from '../../../core/quantity/format';
 import { lampName } from '../../../core/document/lamp-name';
 import { inOrder } from '../../../core/document/in-order';
-import { equalLight } from '../../../core/study/locomotive/equal-light';
 import type { VehiclePanelProps } from './vehicle-panel';
 
 interface EqualLightProps extends VehiclePanelProps {
@@ -22,22 +23,20 @@ export function EqualLight(props: EqualLightProps) {
   );
 }
 
-function Proposals({ job, circuitId, solved }: EqualLightProps) {
+function Proposals({ layout, jobId, job, circuitId }: EqualLightProps) {
+  const onSupply = useVehicleControls(jobId).supplyId;
   const [reference, setReference] = useState<string | null>(null);
   const apply = useLayoutStore((s) => s.apply);
   const lamps = inOrder(job.lamps).filter((l) => l.circuitId !== null);
   const first = lamps.find((l) => l.role === 'headlight') ?? lamps[0];
   const at = reference !== null && Object.hasOwn(job.lamps, reference) ? reference : first?.id;
-  const study = useMemo(() => {
-    if (at === undefined) return null;
-    try {
-      return equalLight(solved.vehicle, at);
-    } catch {
-      return null;
-    }
-  }, [solved.vehicle, at]);
-  if (at === undefined || !study)
-    return <p className="hint">Lamps in a circuit that can be solved are needed for this.</p>;
+  const task = useTask(
+    at === undefined ? null : (tasks) => tasks.equalLight(layout, jobId, at, onSupply ?? undefined),
+    [layout, jobId, at, onSupply],
+  );
+  const study = task.answer;
+  if (at === undefined) return <p className="hint">A lamp in a circuit is needed for this.</p>;
+  if (!study) return <p className="stale-note">{task.failure ?? 'Being worked out…'}</p>;
   const here = study.proposals.filter((p) => job.lamps[p.lampId].circuitId === circuitId);
   return (
     <>
@@ -78,7 +77,11 @@ function Proposals({ job, circuitId, solved }: EqualLightProps) {
             lens, tint and aim count too.
           </p>
           <div className="button-row">
-            <Button type="primary" onClick={() => apply('Equal to the eye', study.patches)}>
+            <Button
+              type="primary"
+              disabled={task.stale}
+              onClick={() => apply('Equal to the eye', study.patches)}
+            >
               Fit these resistors everywhere
             </Button>
           </div>

@@ -12,7 +12,7 @@ import { inOrder } from '../../../core/document/in-order';
 import { lampName } from '../../../core/document/lamp-name';
 import { freeId } from '../../../core/document/usual-supply';
 import { topologies } from '../../../core/assembly/topologies';
-import { topologiesOn, usualCircuit } from '../../../core/study/locomotive/new-locomotive';
+import { topologiesOn, usualCircuit } from '../../../core/study/locomotive/lay-circuits';
 import { EqualLight } from './equal-light';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import type { Draft } from 'immer';

@@ -11,9 +11,13 @@ import { effects, type EffectName } from '../../../core/part/output-effect';
 import { keyWords, ruleWords } from '../../../core/build/function-sheet';
 import { readFunctionCsv, writeFunctionCsv } from '../../../core/build/function-csv';
 import { bitOf, cvMeaning, FIRST_CV, fromCvs, toCvs, usualRule } from '../../../core/supply/function-map';
+import { lampName } from '../../../core/document/lamp-name';
+import { formatQuantity } from '../../../core/quantity/format';
+import { dimmingStudy, type DimmingStudy } from '../../../core/study/locomotive/dimming';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import type { Draft } from 'immer';
 import type { DecoderRecord, OutputRecord } from '../../../core/document/decoder-record';
+import type { Vehicle } from '../../../core/study/locomotive/vehicle';
 import type { OutputKey } from '../../../core/supply/decoder-output';
 
 const keyOf = (k: OutputKey): string => `${k.function} ${k.direction}`;
@@ -25,7 +29,7 @@ const keyOptions = Array.from({ length: 29 }, (_, f) => f).flatMap((f) =>
 );
 
 /** What each output does: presses, brightness, effect, conditions; and the same as CVs, to and fro. */
-export function VehicleFunctions({ jobId, job }: VehiclePanelProps) {
+export function VehicleFunctions({ jobId, job, solved }: VehiclePanelProps) {
   const set = useVehicleEdit(jobId);
   const [chosen, setChosen] = useState('out1');
   const { decoder } = job;
@@ -102,6 +106,7 @@ export function VehicleFunctions({ jobId, job }: VehiclePanelProps) {
         says={`${Math.round(rule.brightness * 100)} %`}
         onChange={(b) => change('Brightness', (o) => void (o.brightness = b))}
       />
+      <AsResistor vehicle={solved.vehicle} outputId={output.id} />
       <SelectField<EffectName>
         label="Effect"
         value={rule.effect}
@@ -165,6 +170,35 @@ export function VehicleFunctions({ jobId, job }: VehiclePanelProps) {
       <CvTable jobId={jobId} decoder={decoder} />
     </div>
   );
+}
+
+/** The resistors that would dim an output's lamps as its drive share does. */
+function AsResistor({ vehicle, outputId }: { readonly vehicle: Vehicle; readonly outputId: string }) {
+  const study = dimmingOf(vehicle, outputId);
+  if (!study) return null;
+  const named = (r: DimmingStudy['resistors'][number]): string =>
+    r.of === 'lamp' ? lampName(vehicle.job, r.id) : vehicle.job.circuits[r.id].name;
+  return (
+    <p className="by-hand">
+      The same light without dimming:{' '}
+      {study.resistors
+        .map(
+          (r) =>
+            `${named(r)} ${formatQuantity(r.preferred, 'ohm')} in place of ${formatQuantity(r.ohms, 'ohm')}`,
+        )
+        .join('; ')}
+      .
+    </p>
+  );
+}
+
+/** What cannot be solved has no resistor to offer; the findings say why. */
+function dimmingOf(vehicle: Vehicle, outputId: string): DimmingStudy | null {
+  try {
+    return dimmingStudy(vehicle, outputId);
+  } catch {
+    return null;
+  }
 }
 
 function CvTable({ jobId, decoder }: { readonly jobId: string; readonly decoder: DecoderRecord }) {

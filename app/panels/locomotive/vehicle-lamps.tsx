@@ -11,15 +11,22 @@ import { endNames, otherEnd, type End } from '../../../core/document/ends';
 import { freeId } from '../../../core/document/usual-supply';
 import { inOrder } from '../../../core/document/in-order';
 import { lampName } from '../../../core/document/lamp-name';
-import { lampRoles, type LampRoleName } from '../../../core/document/lamp-roles';
+import { lampRoles, type LampRoleName, type Shows } from '../../../core/document/lamp-roles';
 import { lampTypes } from '../../../core/document/lamp-type';
 import { lampSets } from '../../../core/study/locomotive/lamp-sets';
-import { layLampSet, usualVehicleLamp, wireAnew } from '../../../core/study/locomotive/new-locomotive';
+import { layLampSet, usualVehicleLamp } from '../../../core/study/locomotive/lay-lamps';
+import { wireAnew } from '../../../core/study/locomotive/lay-circuits';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import type { Draft } from 'immer';
 import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
 
-/** Lamps a long body can hold in a lamp's place: roles, types, bodies, places. */
+const showsWords: Readonly<Record<Shows, string>> = {
+  leading: 'while its end leads',
+  trailing: 'while its end trails',
+  both: 'both ways',
+};
+
+/** Lamps of both ends: sets, roles, types, bodies and places. */
 export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
   const set = useVehicleEdit(jobId);
   const [end, setEnd] = useState<End>('A');
@@ -32,6 +39,9 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
       if (lampId !== undefined) recipe(j.lamps[lampId]);
     });
   const types = lampTypes(layout).filter((t) => t.form === 'led');
+  const whites = new Set(
+    Object.values(job.lamps).flatMap((l) => (l.part.startsWith('white') ? [l.part] : [])),
+  );
   return (
     <div className="choices">
       <h2>Lamps at the ends</h2>
@@ -56,6 +66,17 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
           set('Lay a set of lamps', (j) => {
             layLampSet(j, end, id, layout.scale);
             wireAnew(j);
+          })
+        }
+      />
+      <SelectField
+        label="All white lamps are"
+        value={whites.size === 1 ? [...whites][0] : undefined}
+        placeholder="several sorts"
+        options={types.filter((t) => t.id.startsWith('white')).map((t) => ({ value: t.id, label: t.name }))}
+        onChange={(part) =>
+          set('White lamps', (j) => {
+            for (const l of Object.values(j.lamps)) if (l.part.startsWith('white')) l.part = part;
           })
         }
       />
@@ -189,6 +210,20 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
                 ...types.map((t) => ({ value: t.id, label: t.name })),
               ]}
               onChange={(p) => change('Two-colour lamp', (l) => void (l.secondPart = p === '' ? null : p))}
+            />
+            <SelectField
+              label="It shines on the rails"
+              value={lamp.shows ?? 'role'}
+              options={[
+                { value: 'role', label: `as its role does: ${showsWords[lampRoles[lamp.role].shows]}` },
+                ...(Object.keys(showsWords) as Shows[]).map((s) => ({
+                  value: s as string,
+                  label: showsWords[s],
+                })),
+              ]}
+              onChange={(s) =>
+                change('When it shines', (l) => void (l.shows = s === 'role' ? null : (s as Shows)))
+              }
             />
             <div className="two-fields">
               <NumberField

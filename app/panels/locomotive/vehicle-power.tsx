@@ -10,15 +10,31 @@ import { freeId, usualSupply } from '../../../core/document/usual-supply';
 import { inOrder } from '../../../core/document/in-order';
 import { locomotiveIn } from '../../../core/document/jobs';
 import { supplyKind, supplyKinds, type SupplyKindName } from '../../../core/supply';
-import { layOnDecoder, layOnTrack } from '../../../core/study/locomotive/new-locomotive';
+import { layOnDecoder, layOnTrack } from '../../../core/study/locomotive/lay-circuits';
+import { railReturnShare } from '../../../core/study/locomotive/dimming';
+import type { Vehicle } from '../../../core/study/locomotive/vehicle';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 
 const ANOTHER = 'add:';
+
+/** What cannot be solved has no share; the findings say why. */
+function railShare(vehicle: Vehicle): number | null {
+  const returns = Object.values(vehicle.job.circuits).some(
+    (c) => c.feed.kind === 'output' && c.feed.returnTo !== 'common',
+  );
+  if (!returns) return null;
+  try {
+    return railReturnShare(vehicle);
+  } catch {
+    return null;
+  }
+}
+
 /** What a locomotive is run on. */
 const tracks: readonly SupplyKindName[] = ['dc-track', 'dcc-track', 'ac-track'];
 
 /** What feeds it: the track, straight or through a decoder with its plug, and a second track for trials. */
-export function VehiclePower({ layout, jobId, job }: VehiclePanelProps) {
+export function VehiclePower({ layout, jobId, job, solved }: VehiclePanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const set = useVehicleEdit(jobId);
   const control = useVehicleStore((s) => s.set);
@@ -43,6 +59,7 @@ export function VehiclePower({ layout, jobId, job }: VehiclePanelProps) {
     ...onTracks.map((s) => ({ value: s.id, label: `${s.name} · ${supplyKind(s).name}` })),
     ...tracks.map((k) => ({ value: ANOTHER + k, label: `Another: ${supplyKinds[k].name}` })),
   ];
+  const share = railShare(solved.vehicle);
   const type = job.decoder ? decoderTypes[job.decoder.type] : null;
   return (
     <div className="choices">
@@ -98,8 +115,9 @@ export function VehiclePower({ layout, jobId, job }: VehiclePanelProps) {
           </dl>
           {!plugs[job.decoder.plug].pins.some((p) => p.role === 'common') && (
             <p className="hint">
-              This plug has no blue wire: lamps return to a rail, get every other half of the signal, and
-              about half the light. A blue wire soldered to the decoder’s own plus gives it back.
+              This plug has no blue wire: lamps return to a rail and get every other half of the signal
+              {share === null ? '' : `, which leaves ${Math.round(share * 100)} % of the light`}. A blue wire
+              soldered to the decoder’s own plus gives it back.
             </p>
           )}
         </>

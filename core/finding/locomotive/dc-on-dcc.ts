@@ -1,6 +1,6 @@
 import { supplyKind } from '../../supply';
-import { lampRoles } from '../../document/lamp-roles';
-import { layOnDecoder } from '../../study/locomotive/new-locomotive';
+import { showsOf } from '../../document/lamp-roles';
+import { layOnDecoder } from '../../study/locomotive/lay-circuits';
 import { aboutLamps, vehicleRemedy, type VehicleRule } from './vehicle-rule';
 
 export const dcOnDcc: VehicleRule = {
@@ -12,7 +12,7 @@ export const dcOnDcc: VehicleRule = {
       .filter(([, l]) => {
         const circuit = l.circuitId === null ? null : job.circuits[l.circuitId];
         const direct = circuit && (circuit.feed.kind === 'track' || !job.decoder);
-        return direct && lampRoles[l.role].shows !== 'both';
+        return direct && showsOf(l) !== 'both';
       })
       .map(([id]) => id);
     if (ids.length === 0) return [];

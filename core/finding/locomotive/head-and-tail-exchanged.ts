@@ -31,6 +31,12 @@ export const headAndTailExchanged: VehicleRule = {
           sentence: `Going ${row.state.direction}, ${out.length} ${leading ? 'red' : 'white'} ${out.length === 1 ? 'lamp' : 'lamps'} of end ${end} ${out.length === 1 ? 'shines' : 'shine'} where ${leading ? 'white' : 'red'} should.`,
           reason: `Right rail positive runs forward, towards end A. ${cure?.says ?? 'Which lamp or joint is wrong the truth table shows.'}`,
           ...aboutLamps(vehicle, ids),
+          paths: [...new Set(ids.flatMap((id) => job.lamps[id].circuitId ?? []))].map((id) => [
+            'jobs',
+            vehicle.jobId,
+            'circuits',
+            id,
+          ]),
           figures: { lamps: out.length },
           remedies: cure ? [vehicleRemedy(vehicle, cure.label, cure.mend)] : [],
         },

@@ -1,4 +1,4 @@
-import { lampRoles } from '../../document/lamp-roles';
+import { showsOf } from '../../document/lamp-roles';
 import { outputsOn } from '../../supply/decoder-output';
 import type { LocomotiveRecord } from '../../document/locomotive-record';
 import type { VehicleState } from './vehicle';
@@ -24,7 +24,7 @@ export function shouldShine(
   if (!switchedOn(job, lamp.circuitId, state)) return false;
   const { feed } = job.circuits[lamp.circuitId];
   if (feed.kind === 'output' && job.decoder) return !second && outputsOn(job.decoder, state).has(feed.output);
-  const { shows } = lampRoles[lamp.role];
+  const shows = showsOf(lamp);
   if (shows === 'both') return true;
   const leading = (lamp.end === 'A') === (state.direction === 'forward');
   return (shows === 'leading') === (leading !== second);

@@ -5,20 +5,18 @@ import { levelsOf, type Level } from '../../circuit/levels';
 import { currentProbe, voltageProbe, type Probe } from '../../circuit/probe';
 import { StateSolver } from '../../circuit/state-solver';
 import { periodicSteadyState } from '../../circuit/steady';
-import { bulbLumens, filamentOhms, type BulbPart } from '../../part/bulb';
+import { filamentOhms, type BulbPart } from '../../part/bulb';
 import { decoderTypes } from '../../part/decoder-type';
-import { lampBodies } from '../../part/lamp-body';
-import { lumensAt, type LedPart } from '../../part/led';
-import { tints } from '../../part/tint';
-import { candelaAhead, lampLightness } from '../../light/lamp-light';
-import { tintedLight } from '../../light/tinted';
 import { outputsOn } from '../../supply/decoder-output';
 import { supplyKind } from '../../supply';
+import { lightnessAhead, lumensOf, opticsOf, type LampOptics, type ShiningPart } from './lamp-optics';
+import { Sums } from './sums';
+import { behindBridges, folded } from './symmetry';
 import { lowerVehicle, type Vehicle, type VehicleState } from './vehicle';
+import type { LedPart } from '../../part/led';
 import type { Part } from '../../assembly/assembly';
 import type { Lowered } from '../../assembly/lower';
 import type { Plan } from '../../circuit/plan';
-import type { Spread } from '../../circuit/average';
 
 /** One colour of a lamp, or a bulb, in a state. */
 export interface LampLight {
@@ -95,12 +93,10 @@ export class VehicleSolver {
   }
 }
 
-type LampPart = Extract<Part, { kind: 'lamp' | 'bulb' }>;
-
 /** The circuit with the track one way round. */
 class Way {
   private readonly lowered: Lowered;
-  private readonly lamps: LampPart[];
+  private readonly lamps: ShiningPart[];
   private readonly resistors: Extract<Part, { kind: 'resistor' }>[];
   private readonly outputs: readonly string[];
   private readonly switches: readonly string[];
@@ -119,7 +115,7 @@ class Way {
     this.lowered = lowerVehicle(vehicle, direction);
     const { nodeOf, leftOut, netlist } = this.lowered;
     const live = vehicle.assembly.parts.filter((p) => !leftOut.includes(p.id));
-    this.lamps = live.filter((p): p is LampPart => p.kind === 'lamp' || p.kind === 'bulb');
+    this.lamps = live.filter((p): p is ShiningPart => p.kind === 'lamp' || p.kind === 'bulb');
     this.resistors = live.filter((p) => p.kind === 'resistor');
     const decoder = live.find((p) => p.kind === 'decoder');
     this.outputs = decoder?.outputs.map((o) => o.id) ?? [];
@@ -129,7 +125,7 @@ class Way {
       .map((p) => ({ element: elementId('x', p.id), bulb: p.bulb, ohms: p.bulb.volts / p.bulb.amps }));
     this.symmetric = behindBridges(vehicle, this.lowered);
     this.remembers = netlist.elements.some((e) => e.kind === 'capacitor');
-    this.optics = this.lamps.map((l) => opticsOf(vehicle, l));
+    this.optics = this.lamps.map((l) => opticsOf(vehicle.job, l));
     const at = (part: string, terminal: string): string => nodeOf.get(`${part}.${terminal}`) ?? GROUND;
     this.probesFor = (plan) => [
       ...this.lamps.flatMap((l) => {
@@ -322,9 +318,7 @@ class Way {
       lamps: this.lamps.map((lamp, k) => {
         const optics = this.optics[k];
         const rms = Math.sqrt(sums.voltsSquared[k]);
-        const lumens =
-          optics.share *
-          (lamp.kind === 'bulb' ? bulbLumens(lamp.bulb, rms) : lumensAt(lamp.led, sums.forwardAmps[k]));
+        const lumens = lumensOf(lamp, optics, lamp.kind === 'bulb' ? rms : sums.forwardAmps[k]);
         return {
           part: lamp.id,
           lampId: lamp.lampId,
@@ -334,9 +328,7 @@ class Way {
           peakAmps: sums.peakAmps[k],
           reverseVolts: lamp.kind === 'bulb' ? 0 : sums.reverseVolts[k],
           lumens,
-          lightness: lampLightness(
-            candelaAhead(lumens, optics.beamDegrees, optics.aimDegrees, optics.lensShare),
-          ),
+          lightness: lightnessAhead(lumens, optics),
           xy: optics.xy,
         };
       }),
@@ -347,136 +339,9 @@ class Way {
   }
 }
 
-interface LampOptics {
-  readonly share: number;
-  readonly xy: { readonly x: number; readonly y: number };
-  readonly beamDegrees: number;
-  readonly aimDegrees: number;
-  readonly lensShare: number;
-}
-
-/** Whether all that hangs on the rails hangs behind full bridges, so that it answers both polarities alike. */
-function behindBridges({ assembly, supply }: Vehicle, { netlist, nodeOf }: Lowered): boolean {
-  if (supply.kind === 'dc-track') return false;
-  const rails = [GROUND, nodeOf.get('rails.right')!];
-  const bridges = new Set(
-    assembly.parts.filter((p) => p.kind === 'bridge' || p.kind === 'decoder').map((p) => p.id),
-  );
-  return netlist.elements.every(
-    (e) =>
-      !rails.some((r) => e.a === r || e.b === r) ||
-      e.of?.part === 'rails' ||
-      e.of?.role === 'bleed' ||
-      (e.kind === 'diode' && bridges.has(e.of?.part ?? '')),
-  );
-}
-
-/** Levels without their signs, like ones together. */
-function folded(levels: readonly Level[]): Level[] {
-  const shares = new Map<number, number>();
-  for (const { volts, share } of levels) {
-    const key = Number(Math.abs(volts).toPrecision(12));
-    shares.set(key, (shares.get(key) ?? 0) + share);
-  }
-  return [...shares].map(([volts, share]) => ({ volts, share }));
-}
-
 const magnitude =
   (probe: Probe): Probe =>
   (system, seconds) =>
     Math.abs(probe(system, seconds));
 
-/** A filament shines all round. */
-const BULB_BEAM = 120;
-
-function opticsOf({ job }: Vehicle, part: LampPart): LampOptics {
-  const lamp = job.lamps[part.lampId];
-  const tint = tints[lamp.tint];
-  const colour = part.kind === 'bulb' ? { kelvin: part.bulb.kelvin } : part.led.colour;
-  const { share, x, y } = tintedLight(colour, tint);
-  return {
-    share,
-    xy: { x, y },
-    beamDegrees: part.kind === 'bulb' || tint.spreadMillimetres > 0 ? BULB_BEAM : part.led.beamDegrees,
-    aimDegrees: lamp.aimDegrees,
-    lensShare: lamp.lensMillimetres / lampBodies[lamp.body].lensMillimetres,
-  };
-}
-
 const decoderRunsOnDc = (type: string): boolean => decoderTypes[type].runsOnDc;
-
-/** What a state's operating points add up to. */
-class Sums {
-  readonly forwardAmps: Float64Array;
-  readonly ampsSquared: Float64Array;
-  readonly voltsSquared: Float64Array;
-  readonly peakAmps: Float64Array;
-  readonly reverseVolts: Float64Array;
-  readonly resistorSquared: Float64Array;
-  readonly outputAmps: Float64Array;
-  supplyAmps = 0;
-
-  constructor(
-    private readonly lamps: number,
-    private readonly resistors: number,
-    private readonly outputs: number,
-  ) {
-    this.forwardAmps = new Float64Array(lamps);
-    this.ampsSquared = new Float64Array(lamps);
-    this.voltsSquared = new Float64Array(lamps);
-    this.peakAmps = new Float64Array(lamps);
-    this.reverseVolts = new Float64Array(lamps);
-    this.resistorSquared = new Float64Array(resistors);
-    this.outputAmps = new Float64Array(outputs);
-  }
-
-  clear(): void {
-    for (const list of [
-      this.forwardAmps,
-      this.ampsSquared,
-      this.voltsSquared,
-      this.peakAmps,
-      this.reverseVolts,
-      this.resistorSquared,
-      this.outputAmps,
-    ])
-      list.fill(0);
-    this.supplyAmps = 0;
-  }
-
-  add(row: Float64Array, share: number): void {
-    const { lamps, resistors, outputs } = this;
-    for (let k = 0; k < lamps; k++) {
-      const amps = row[2 * k];
-      const volts = row[2 * k + 1];
-      this.forwardAmps[k] += share * Math.max(0, amps);
-      this.ampsSquared[k] += share * amps * amps;
-      this.voltsSquared[k] += share * volts * volts;
-      this.extremes(k, amps, volts);
-    }
-    for (let r = 0; r < resistors; r++) this.resistorSquared[r] += share * row[2 * lamps + r] ** 2;
-    for (let o = 0; o < outputs; o++)
-      this.outputAmps[o] = Math.max(this.outputAmps[o], row[2 * lamps + resistors + o]);
-    this.supplyAmps += share * row[2 * lamps + resistors + outputs];
-  }
-
-  /** The same from means and extremes of a period, and means of squares. */
-  addSpreads(spreads: readonly Spread[], squares: readonly number[], share: number): void {
-    const { lamps, resistors, outputs } = this;
-    for (let k = 0; k < lamps; k++) {
-      this.forwardAmps[k] += share * Math.max(0, spreads[2 * k].mean);
-      this.ampsSquared[k] += share * squares[2 * k];
-      this.voltsSquared[k] += share * squares[2 * k + 1];
-      this.extremes(k, spreads[2 * k].greatest, spreads[2 * k + 1].least);
-    }
-    for (let r = 0; r < resistors; r++) this.resistorSquared[r] += share * squares[2 * lamps + r];
-    for (let o = 0; o < outputs; o++)
-      this.outputAmps[o] = Math.max(this.outputAmps[o], spreads[2 * lamps + resistors + o].greatest);
-    this.supplyAmps += share * spreads[2 * lamps + resistors + outputs].mean;
-  }
-
-  private extremes(k: number, amps: number, volts: number): void {
-    if (amps > this.peakAmps[k]) this.peakAmps[k] = amps;
-    if (-volts > this.reverseVolts[k]) this.reverseVolts[k] = -volts;
-  }
-}

@@ -4,6 +4,7 @@ import { boatTrain } from '../../../tests/generated';
 import { change } from '../../document/patch';
 import { locomotiveIn } from '../../document/jobs';
 import { usualRule } from '../../supply/function-map';
+import { dimmingStudy, railReturnShare } from './dimming';
 import { equalLight } from './equal-light';
 import { mirroredVehicle, newLocomotive } from './new-locomotive';
 import { shownAt } from './shown';
@@ -363,4 +364,38 @@ test('what a new one leaves without an output is loose, not dropped', () => {
   const job = locomotiveIn(layout, jobId);
   expect(Object.values(job.lamps).filter((l) => l.circuitId === null).length).toBeGreaterThan(0);
   expect(Object.keys(job.lamps)).toHaveLength(12);
+});
+
+describe('dimming', () => {
+  test('the resistor that dims as a drive share does gives the same light when it conducts all the time', () => {
+    const layout = onDecoder((job) => void (job.decoder!.outputs.out1.brightness = 0.3));
+    const study = dimmingStudy(vehicleOf(layout, vehicleId), 'out1')!;
+    const head = study.resistors.find((r) => r.id === 'headlight-a')!;
+    // A share of 0.3 by the sum alone is ohms / 0.3; the lamp's volts fall a little with its current.
+    expect(head.instead / (head.ohms / 0.3)).toBeGreaterThan(1);
+    expect(head.instead / (head.ohms / 0.3)).toBeLessThan(1.06);
+    const steady = altered(layout, (job) => {
+      job.decoder!.outputs.out1.brightness = 1;
+      for (const r of study.resistors) job.lamps[r.id].ohms = r.instead;
+    });
+    const light = (l: Layout) => lit(l).lamps.find((x) => x.part === 'lamp-headlight-a')!.lumens;
+    expect(light(steady) / light(layout)).toBeCloseTo(1, 4);
+  });
+  test('an output that is not dimmed needs none', () => {
+    expect(dimmingStudy(vehicleOf(onDecoder(), vehicleId), 'out1')).toBeNull();
+  });
+  test('a plug without blue leaves about half the light, one with it all', () => {
+    expect(
+      railReturnShare(vehicleOf(onDecoder(undefined, { type: 'small', plug: '6-pin' }), vehicleId)),
+    ).toBeCloseTo(0.5, 1);
+    expect(railReturnShare(vehicleOf(onDecoder(), vehicleId))).toBeCloseTo(1, 9);
+    expect(railReturnShare(vehicleOf(onRails('resistor-each'), vehicleId))).toBeNull();
+  });
+});
+
+test('when a lamp shines can be set otherwise than its role', () => {
+  const layout = onRails('resistor-each', (job) => {
+    for (const l of Object.values(job.lamps)) if (l.role === 'headlight') l.shows = 'trailing';
+  });
+  expect(shown(layout, forward)).toEqual({ A: 'dark', B: 'white and red' });
 });

@@ -4,20 +4,16 @@ import { currentProbe } from '../../circuit/probe';
 import { operatingPoint } from '../../circuit/sweep';
 import { inOrder } from '../../document/in-order';
 import { lampName } from '../../document/lamp-name';
-import { tints } from '../../part/tint';
-import { lampBodies } from '../../part/lamp-body';
-import { lumensAt } from '../../part/led';
-import { bulbLumens } from '../../part/bulb';
-import { candelaAhead, FAINT_LIGHTNESS, lampLightness } from '../../light/lamp-light';
-import { tintedLight } from '../../light/tinted';
+import { FAINT_LIGHTNESS } from '../../light/lamp-light';
 import { formatQuantity } from '../../quantity/format';
+import { lightnessAhead, lumensOf, opticsOf, type ShiningPart } from './lamp-optics';
 import { driveKey, reachableStates } from './states';
 import { leadsOf } from './leads';
 import { switchedOn } from './expected';
 import { outputsOn } from '../../supply/decoder-output';
 import { VehicleSolver } from './lit';
 import { faulty, type Vehicle, type VehicleState } from './vehicle';
-import type { Assembly, Part, Terminal } from '../../assembly/assembly';
+import type { Assembly, Terminal } from '../../assembly/assembly';
 import type { Fault } from '../../assembly/fault';
 
 /** Light of every colour of every lamp, by part: what is seen when something is touched. */
@@ -113,26 +109,17 @@ function testerLook(vehicle: Vehicle, red: Terminal, black: Terminal): Observati
   };
   const { netlist, leftOut } = lower(clipped, vehicle.supply, { cut: true });
   const lamps = assembly.parts.filter(
-    (p): p is Extract<Part, { kind: 'lamp' | 'bulb' }> =>
-      (p.kind === 'lamp' || p.kind === 'bulb') && !leftOut.includes(p.id),
+    (p): p is ShiningPart => (p.kind === 'lamp' || p.kind === 'bulb') && !leftOut.includes(p.id),
   );
   const amps = operatingPoint(netlist, (plan) =>
     lamps.map((l) => currentProbe(plan, elementId(l.kind === 'bulb' ? 'x' : 'd', l.id))),
   );
   return new Map(
     lamps.map((l, i) => {
-      const lamp = job.lamps[l.lampId];
-      const { share } = tintedLight(
-        l.kind === 'bulb' ? { kelvin: l.bulb.kelvin } : l.led.colour,
-        tints[lamp.tint],
-      );
-      const lumens =
-        l.kind === 'bulb'
-          ? bulbLumens(l.bulb, (Math.abs(amps[i]) / l.bulb.amps) * l.bulb.volts)
-          : lumensAt(l.led, amps[i]);
-      const lens = lamp.lensMillimetres / lampBodies[lamp.body].lensMillimetres;
-      const beam = l.kind === 'bulb' ? 120 : l.led.beamDegrees;
-      return [l.id, lampLightness(candelaAhead(share * lumens, beam, lamp.aimDegrees, lens))];
+      const optics = opticsOf(job, l);
+      // What a bulb stands at follows from its current, near enough for seen or not.
+      const drive = l.kind === 'bulb' ? (Math.abs(amps[i]) / l.bulb.amps) * l.bulb.volts : amps[i];
+      return [l.id, lightnessAhead(lumensOf(l, optics, drive), optics)];
     }),
   );
 }

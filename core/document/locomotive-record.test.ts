@@ -1,0 +1,110 @@
+import { describe, expect, test } from 'vitest';
+import { boatTrain } from '../../tests/generated';
+import { altered, onDecoder, onRails, vehicleId } from '../../tests/vehicles';
+import { change } from './patch';
+import { checkLayout, readLayout, writeLayout } from './file';
+import { coachIn, coachesOf, locomotiveIn, locomotivesOf } from './jobs';
+import { lampName } from './lamp-name';
+import { VERSION, type Layout } from './layout';
+
+const complaints = (layout: unknown): string => {
+  const read = checkLayout(layout);
+  return read.ok ? '' : read.complaints.map((c) => `${c.path}: ${c.reason}`).join('; ');
+};
+
+describe('locomotives in the file', () => {
+  test('are kept as they are, with what is not known of them', () => {
+    const layout = altered(onDecoder(), (job) => {
+      (job as Record<string, unknown>).livery = 'moss';
+      (job.lamps['headlight-a'] as Record<string, unknown>).bag = 'left drawer';
+    });
+    const read = readLayout(writeLayout(layout));
+    expect(read.ok && read.layout).toEqual(layout);
+  });
+  test('a file of version 3 is opened with nothing of its coaches changed', () => {
+    const plain = structuredClone(boatTrain()) as unknown as Record<string, unknown>;
+    const jobs = Object.fromEntries(coachesOf(boatTrain()).map((j) => [j.id, coachIn(boatTrain(), j.id)]));
+    const read = checkLayout({ ...plain, jobs, version: 3 });
+    expect(read.ok && read.migratedFrom).toBe(3);
+    expect(read.ok && read.layout.version).toBe(VERSION);
+    expect(read.ok && read.layout.jobs).toEqual(jobs);
+  });
+  test.each<[string, (l: Layout) => Layout, RegExp]>([
+    [
+      'a lamp in no circuit there is',
+      (l) => altered(l, (job) => void (job.lamps['tail-a'].circuitId = 'gone')),
+      /lamps\.tail-a\.circuitId: there is no circuit “gone”/,
+    ],
+    [
+      'a lamp type there is not',
+      (l) => altered(l, (job) => void (job.lamps['tail-a'].part = 'neon')),
+      /there is no lamp type “neon”/,
+    ],
+    [
+      'a second colour there is not',
+      (l) => altered(l, (job) => void (job.lamps['tail-a'].secondPart = 'toString')),
+      /secondPart: there is no lamp type “toString”/,
+    ],
+    [
+      'an output its decoder lacks',
+      (l) =>
+        altered(l, (job) => {
+          const { feed } = job.circuits['head-a'];
+          if (feed.kind === 'output') feed.output = 'out9';
+        }),
+      /its decoder has no output “out9”/,
+    ],
+    [
+      'a second track there is not',
+      (l) => altered(l, (job) => void (job.otherSupplyId = 'gone')),
+      /otherSupplyId: there is no supply “gone”/,
+    ],
+    [
+      'a function above F28',
+      (l) => altered(l, (job) => void (job.decoder!.outputs.out1.keys[0].function = 29)),
+      /decoder\.outputs\.out1\.keys\.0\.function/,
+    ],
+    [
+      'a topology there is not',
+      (l) => altered(l, (job) => void Object.assign(job.circuits['head-a'], { topology: 'hope' })),
+      /circuits\.head-a\.topology/,
+    ],
+  ])('%s is refused where it stands', (_, wrong, reason) => {
+    expect(complaints(onDecoder())).toBe('');
+    expect(complaints(wrong(onDecoder()))).toMatch(reason);
+  });
+  test('a train couples coaches only', () => {
+    const layout = change(boatTrain(), (d) => {
+      Object.values(d.trains['boat-train'].cars)[0].jobId = 'railcar-tern';
+    }).layout;
+    expect(complaints(layout)).toMatch(/there is no coach “railcar-tern”/);
+  });
+});
+
+describe('jobs by their kind', () => {
+  test('a coach is not a locomotive, and what is not there is said', () => {
+    expect(() => coachIn(boatTrain(), 'diesel-shunter')).toThrow(/diesel-shunter is not a coach/);
+    expect(() => locomotiveIn(boatTrain(), 'open-saloon')).toThrow(/is not a locomotive/);
+    expect(() => coachIn(boatTrain(), 'toString')).toThrow(/there is no job toString/);
+    expect(coachesOf(boatTrain()).map((j) => j.kind)).toEqual(Array(4).fill('coach'));
+    expect(locomotivesOf(boatTrain()).map((j) => j.id)).toEqual([
+      'diesel-shunter',
+      'railcar-tern',
+      'express-diesel',
+    ]);
+  });
+  test('a lamp is called by role, end and side', () => {
+    const job = locomotiveIn(onRails('shared-both-ways', undefined, 'three-and-two'), vehicleId);
+    expect(
+      Object.keys(job.lamps)
+        .map((id) => lampName(job, id))
+        .slice(0, 5),
+    ).toEqual([
+      'Headlight A left',
+      'Headlight A right',
+      'Headlight A middle',
+      'Tail lamp A left',
+      'Tail lamp A right',
+    ]);
+  });
+});

@@ -1,0 +1,72 @@
+import { scales, type ScaleName } from '../../quantity/scale';
+import { lampRoles } from '../../document/lamp-roles';
+import { freeId } from '../../document/usual-supply';
+import { lampSets } from './lamp-sets';
+import type { End } from '../../document/ends';
+import type { LocomotiveRecord, VehicleLampRecord } from '../../document/locomotive-record';
+
+/** The smallest lens that is worth drilling for, in millimetres. */
+const SMALLEST_LENS = 0.5;
+
+/** Height of the underside above the rail, in millimetres. */
+export const undersideAboveRail = (body: Pick<LocomotiveRecord['body'], 'wheelMillimetres'>): number =>
+  body.wheelMillimetres;
+
+/** Puts the lamps of a set at an end, in place of those that are there. */
+export function layLampSet(
+  job: Pick<LocomotiveRecord, 'lamps' | 'body'>,
+  end: End,
+  setId: string,
+  scale: ScaleName,
+): void {
+  const { lamps } = lampSets.find((s) => s.id === setId)!;
+  for (const [id, l] of Object.entries(job.lamps)) if (l.end === end) Reflect.deleteProperty(job.lamps, id);
+  let order = Math.max(0, ...Object.values(job.lamps).map((l) => l.order));
+  for (const l of lamps) {
+    const id = freeId(job.lamps, `${l.role}-${end.toLowerCase()}`);
+    job.lamps[id] = usualVehicleLamp(job, l.role, end, ++order, scale, {
+      acrossMillimetres: round((l.across * job.body.widthMillimetres) / 2),
+      heightMillimetres: round(undersideAboveRail(job.body) + l.up * job.body.heightMillimetres),
+      alongMillimetres: round(
+        (end === 'A' ? (l.along ?? 0) : 1 - (l.along ?? 0)) * job.body.lengthMillimetres,
+      ),
+      ...(setId === 'bulb' ? { part: 'bulb-12v', body: 'bulb' as const } : {}),
+    });
+  }
+}
+
+const round = (mm: number): number => Number(mm.toFixed(1));
+
+/** A lamp of a role as it commonly is. */
+export function usualVehicleLamp(
+  job: Pick<LocomotiveRecord, 'body'>,
+  role: VehicleLampRecord['role'],
+  end: End,
+  order: number,
+  scale: ScaleName,
+  set: Partial<VehicleLampRecord> = {},
+): VehicleLampRecord {
+  const usual = lampRoles[role];
+  const lens = Math.max(SMALLEST_LENS, (usual.lensMetres * 1000) / scales[scale]);
+  return {
+    order,
+    role,
+    shows: null,
+    end,
+    part: usual.part,
+    secondPart: null,
+    body: lens >= 1.9 ? 'tower-2' : 'chip-0603',
+    tint: usual.tint,
+    acrossMillimetres: 0,
+    heightMillimetres: undersideAboveRail(job.body) + job.body.heightMillimetres / 3,
+    alongMillimetres: end === 'A' ? 0 : job.body.lengthMillimetres,
+    lensMillimetres: Number(lens.toFixed(1)),
+    aimDegrees: 0,
+    way: usual.inside ? 'sits' : 'drill',
+    circuitId: null,
+    ohms: usual.ohms,
+    builtInOhms: 0,
+    reversed: false,
+    ...set,
+  };
+}
