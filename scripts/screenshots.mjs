@@ -39,6 +39,31 @@ const views = {
       await page.locator('.runner:not(.lost)').waitFor();
     },
   ],
+  locomotive: ['/bench/diesel-shunter/circuit', judged],
+  'locomotive-throttle': [
+    '/bench/diesel-shunter/try',
+    async (page) => {
+      await judged(page);
+      await page.locator('.recharts-line').first().waitFor();
+    },
+  ],
+  'locomotive-leads': ['/bench/railcar-tern/power', judged],
+  'locomotive-functions': ['/bench/railcar-tern/functions', judged],
+  'locomotive-truth': [
+    '/bench/railcar-tern',
+    async (page) => {
+      await judged(page);
+      await page.getByRole('tab', { name: 'Truth table' }).click();
+      await page.locator('.truth tbody tr').first().waitFor();
+    },
+  ],
+  'locomotive-proof': [
+    '/bench/express-diesel/proof',
+    async (page) => {
+      await judged(page);
+      await page.locator('.proof-list li').first().waitFor();
+    },
+  ],
   'bench-cell': [
     '/bench/heritage-coach/try',
     async (page) => {

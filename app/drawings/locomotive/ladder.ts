@@ -54,9 +54,13 @@ export function ladders(assembly: Assembly, circuit: LampCircuitRecord & { reado
   });
 }
 
-/** Width a ladder needs with its lamps close together. */
-export const widthOf = (b: Band): number =>
-  LABELS + b.inLead.length * PART + (b.source.length > 0 ? BOX : 0) + 34 + b.lamps.length * LEAST_PITCH;
+/** Width a ladder takes, its lamps far apart or as close as they may stand. */
+export const widthOf = (b: Band, apart = false): number =>
+  LABELS +
+  b.inLead.length * PART +
+  (b.source.length > 0 ? BOX : 0) +
+  34 +
+  b.lamps.length * (apart ? PITCH : LEAST_PITCH);
 
 interface Spot {
   readonly x: number;

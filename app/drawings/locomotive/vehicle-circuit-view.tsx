@@ -17,6 +17,7 @@ interface VehicleCircuitViewProps {
 }
 
 const WIDTH = 640;
+const LEAST_WIDTH = 440;
 
 /** Every circuit of a locomotive as a ladder between its two leads, with milliamps as solved. */
 export function VehicleCircuitView({ solved, flagged }: VehicleCircuitViewProps) {
@@ -25,21 +26,24 @@ export function VehicleCircuitView({ solved, flagged }: VehicleCircuitViewProps)
     Object.values(job.lamps).some((l) => l.circuitId === c.id),
   );
   const bands = circuits.flatMap((c) => ladders(assembly, c));
+  // Alone in its row a ladder is drawn as large as it can be.
   const columns = bands.length > 2 && bands.every((b) => widthOf(b) <= WIDTH / 2) ? 2 : 1;
+  const width =
+    columns === 2 ? WIDTH : Math.min(WIDTH, Math.max(LEAST_WIDTH, ...bands.map((b) => widthOf(b, true))));
   return (
     <svg
       className="circuit vehicle-circuit"
       style={{ height: 'auto' }}
-      viewBox={`0 0 ${WIDTH} ${Math.max(1, Math.ceil(bands.length / columns)) * BAND}`}
+      viewBox={`0 0 ${width} ${Math.max(1, Math.ceil(bands.length / columns)) * BAND}`}
       role="img"
       aria-label={`Circuits of ${job.name}: ${circuits.map((c) => c.name).join(', ')}`}
     >
       {bands.map((band, i) => (
         <g
           key={`${band.circuit.id} ${band.way}`}
-          transform={`translate(${(i % columns) * (WIDTH / columns)} ${Math.floor(i / columns) * BAND})`}
+          transform={`translate(${(i % columns) * (width / columns)} ${Math.floor(i / columns) * BAND})`}
         >
-          <Ladder band={band} room={WIDTH / columns} solved={solved} flagged={flagged} />
+          <Ladder band={band} room={width / columns} solved={solved} flagged={flagged} />
         </g>
       ))}
       {bands.length === 0 && (
