@@ -39,7 +39,10 @@ module.exports = {
       name: 'core-packages',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { path: 'node_modules/', pathNot: 'node_modules/(zod|immer|culori|papaparse|@types/culori|ml-matrix)/' },
+      to: {
+        path: 'node_modules/',
+        pathNot: 'node_modules/(zod|immer|culori|papaparse|@types/culori|ml-matrix)/',
+      },
     },
     {
       name: 'server-imports-nothing-of-the-app',

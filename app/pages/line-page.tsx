@@ -45,6 +45,9 @@ export function LinePage() {
           Say what it is and what feeds it. You get a circuit that is solved, and can change everything after.
         </p>
         <NewCoach layout={layout} first />
+        <p>
+          Or begin with <Link to="/new-locomotive">a locomotive or railcar</Link>.
+        </p>
       </main>
     );
   }

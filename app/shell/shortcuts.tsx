@@ -8,8 +8,9 @@ const everywhere = [
 ] as const;
 const onStage = [
   ['P', 'power on and off'],
-  ['R', 'reverse, on a DC track'],
+  ['R', 'reverse, on a DC track or a decoder'],
   ['Arrows', 'throttle, on a DC track'],
+  ['0 to 9', 'function keys of a decoder'],
   ['[ and ]', 'step through the stages of the work'],
   ['?', 'this list'],
 ] as const;

@@ -63,7 +63,8 @@ export function readFunctionCsv(text: string, type: Pick<DecoderType, 'outputs'>
     const unless = /^F(\d{1,2})$/.exec(cell('unless'));
     if (cell('unless') !== '' && (!unless || Number(unless[1]) > 28))
       return say(`“${cell('unless')}” is not F0 to F28.`);
-    const brightness = Number(cell('brightness').replace(/\s*%$/, '')) / 100;
+    // To a tenth of a percent, as it is written.
+    const brightness = Math.round(Number(cell('brightness').replace(/\s*%$/, '')) * 10) / 1000;
     if (!(brightness >= 0 && brightness <= 1)) return say(`“${cell('brightness')}” is not 0 to 100 %.`);
     const effect = cell('effect') || 'steady';
     if (!Object.hasOwn(effects, effect))

@@ -11,6 +11,7 @@ export function emptyLayout(name: string): Layout {
     supplies: {},
     jobs: {},
     trains: {},
+    lampSets: {},
     drawer: { resistors: {}, reservoirs: {}, lamps: {} },
   };
 }

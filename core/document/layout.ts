@@ -7,6 +7,7 @@ import { bulbs } from '../part/bulb';
 import { coachRecord, type CoachRecord } from './coach-record';
 import { drawerRecord } from './drawer-record';
 import { locomotiveRecord, type LocomotiveRecord } from './locomotive-record';
+import { lampSetRecord } from './lamp-set-record';
 import { supplyRecord } from './supply-record';
 import { trainRecord } from './train-record';
 
@@ -29,6 +30,8 @@ export const layoutRecord = z.looseObject({
   supplies: z.record(z.string(), supplyRecord),
   jobs: z.record(z.string(), z.discriminatedUnion('kind', [coachRecord, locomotiveRecord])),
   trains: z.record(z.string(), trainRecord),
+  /** Lamp sets of one's own. */
+  lampSets: z.record(z.string(), lampSetRecord),
   drawer: drawerRecord,
 });
 
@@ -46,6 +49,13 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
     } catch (error) {
       broken.push({ path: ['drawer', 'lamps', id, 'readings'], reason: (error as Error).message });
     }
+  }
+  for (const [setId, set] of Object.entries(layout.lampSets)) {
+    set.lamps.forEach((lamp, i) => {
+      for (const part of [lamp.part, lamp.secondPart])
+        if (part !== null && !isLampType(layout, part) && !Object.hasOwn(bulbs, part))
+          broken.push({ path: ['lampSets', setId, 'lamps', i], reason: `there is no lamp type “${part}”` });
+    });
   }
   for (const [trainId, train] of Object.entries(layout.trains)) {
     for (const [carId, car] of Object.entries(train.cars)) {

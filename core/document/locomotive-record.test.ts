@@ -5,6 +5,7 @@ import { change } from './patch';
 import { checkLayout, readLayout, writeLayout } from './file';
 import { coachIn, coachesOf, locomotiveIn, locomotivesOf } from './jobs';
 import { lampName } from './lamp-name';
+import { keepAsSet } from '../study/locomotive/lamp-sets';
 import { VERSION, type Layout } from './layout';
 
 const complaints = (layout: unknown): string => {
@@ -23,6 +24,7 @@ describe('locomotives in the file', () => {
   });
   test('a file of version 3 is opened with nothing of its coaches changed', () => {
     const plain = structuredClone(boatTrain()) as unknown as Record<string, unknown>;
+    delete plain.lampSets;
     const jobs = Object.fromEntries(coachesOf(boatTrain()).map((j) => [j.id, coachIn(boatTrain(), j.id)]));
     const read = checkLayout({ ...plain, jobs, version: 3 });
     expect(read.ok && read.migratedFrom).toBe(3);
@@ -72,6 +74,13 @@ describe('locomotives in the file', () => {
   ])('%s is refused where it stands', (_, wrong, reason) => {
     expect(complaints(onDecoder())).toBe('');
     expect(complaints(wrong(onDecoder()))).toMatch(reason);
+  });
+  test('a set of one’s own with a lamp there is not', () => {
+    const layout = change(onDecoder(), (d) => {
+      const id = keepAsSet(d, locomotiveIn(onDecoder(), vehicleId), 'A', 'Mine');
+      d.lampSets[id].lamps[0].part = 'neon';
+    }).layout;
+    expect(complaints(layout)).toMatch(/lampSets\.own-set\.lamps\.0: there is no lamp type “neon”/);
   });
   test('a train couples coaches only', () => {
     const layout = change(boatTrain(), (d) => {

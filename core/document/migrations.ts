@@ -120,8 +120,8 @@ function patchThird(patch: Plain, ceilingFor: (drop: unknown) => number): Plain 
   return patch;
 }
 
-/** Version 4: locomotives beside coaches. Nothing of a coach differs. */
-const toFourth = (old: Plain): Plain => ({ ...old, version: 4 });
+/** Version 4: locomotives beside coaches, and lamp sets for them. Nothing of a coach differs. */
+const toFourth = (old: Plain): Plain => ({ lampSets: {}, ...old, version: 4 });
 
 /** How a file of version N becomes one of version N + 1, by N. */
 export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {

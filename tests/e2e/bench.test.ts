@@ -72,7 +72,7 @@ describe('the first visit', () => {
     const { page, context } = await visit(browser, `${host.base}/bench/ghost`);
     await page.getByRole('heading', { name: 'There is no such page' }).waitFor();
     await page.getByRole('link', { name: 'To the line' }).click();
-    await page.getByText('On the line').waitFor();
+    await page.getByRole('heading', { name: 'Coaches' }).waitFor();
     await context.close();
   });
 });

@@ -17,7 +17,7 @@ afterAll(async () => {
 describe('from nothing to a lit coach', () => {
   test('an empty layout asks few questions, and the coach is laid out, lit and sized; undo brings the demo back', async () => {
     const { page, context, troubles } = await visit(browser, host.base);
-    await page.getByText('On the line').waitFor();
+    await page.getByRole('heading', { name: 'Coaches' }).waitFor();
     await page.getByRole('button', { name: 'New' }).click();
     await page.getByRole('heading', { name: 'Light the first coach' }).waitFor();
     await page.getByRole('radio', { name: /^DC track/ }).check({ force: true });

@@ -1,6 +1,6 @@
 import { lampName } from '../../../core/document/lamp-name';
 import { lampRoles } from '../../../core/document/lamp-roles';
-import { undersideAboveRail } from '../../../core/study/locomotive/lay-lamps';
+import { undersideAboveRail } from '../../../core/study/locomotive/vehicle-body';
 import { endOutline } from './vehicle-shape';
 import { lampRadius, type LampGlow } from './lamp-glow';
 import type { End } from '../../../core/document/ends';

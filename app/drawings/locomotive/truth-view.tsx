@@ -68,7 +68,7 @@ export function TruthView({ job, table, now, onSet }: TruthViewProps) {
                       {table.rows.some((r) => r.state.moving !== state.moving) && !state.moving
                         ? ' standing'
                         : ''}
-                      {Object.values(state.switches).some((on) => !on) ? ', switch off' : ''}
+                      {Object.values(state.switches).some((on) => !on) ? ' · sw. off' : ''}
                     </button>
                   </th>
                   {lamps.map((l) => (

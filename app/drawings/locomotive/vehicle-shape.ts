@@ -1,4 +1,4 @@
-import { undersideAboveRail } from '../../../core/study/locomotive/lay-lamps';
+import { undersideAboveRail } from '../../../core/study/locomotive/vehicle-body';
 import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
 
 type Body = LocomotiveRecord['body'];

@@ -11,7 +11,7 @@ import { plugs } from '../../../core/part/plug';
 import { prototypeMetres } from '../../../core/quantity/scale';
 import { inOrder } from '../../../core/document/in-order';
 import { freeName } from '../../../core/study/new-coach';
-import { lampSets } from '../../../core/study/locomotive/lamp-sets';
+import { setsOf } from '../../../core/study/locomotive/lamp-sets';
 import {
   newLocomotive,
   usualVehicleLength,
@@ -119,7 +119,7 @@ export function NewVehicle({ layout }: { readonly layout: Layout }) {
         <SelectField
           label="Lamps at each end"
           value={lamps}
-          options={lampSets.map((s) => ({ value: s.id, label: s.name }))}
+          options={setsOf(layout).map((s) => ({ value: s.id, label: s.name }))}
           onChange={setSet}
         />
         <SelectField<Hang>

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Choice } from '../../fields/choice';
 import { More } from '../../fields/more';
 import { SelectField } from '../../fields/select-field';
@@ -174,7 +174,7 @@ export function VehicleFunctions({ jobId, job, solved }: VehiclePanelProps) {
 
 /** The resistors that would dim an output's lamps as its drive share does. */
 function AsResistor({ vehicle, outputId }: { readonly vehicle: Vehicle; readonly outputId: string }) {
-  const study = dimmingOf(vehicle, outputId);
+  const study = useMemo(() => dimmingOf(vehicle, outputId), [vehicle, outputId]);
   if (!study) return null;
   const named = (r: DimmingStudy['resistors'][number]): string =>
     r.of === 'lamp' ? lampName(vehicle.job, r.id) : vehicle.job.circuits[r.id].name;

@@ -4,6 +4,8 @@ import { Choice } from '../../fields/choice';
 import { More } from '../../fields/more';
 import { NumberField } from '../../fields/number-field';
 import { SelectField } from '../../fields/select-field';
+import { TextField } from '../../fields/text-field';
+import { useLayoutStore } from '../../store/layout-store';
 import { bulbs } from '../../../core/part/bulb';
 import { lampBodies, type LampBodyName } from '../../../core/part/lamp-body';
 import { tints } from '../../../core/part/tint';
@@ -13,11 +15,12 @@ import { inOrder } from '../../../core/document/in-order';
 import { lampName } from '../../../core/document/lamp-name';
 import { lampRoles, type LampRoleName, type Shows } from '../../../core/document/lamp-roles';
 import { lampTypes } from '../../../core/document/lamp-type';
-import { lampSets } from '../../../core/study/locomotive/lamp-sets';
+import { keepAsSet, setsOf } from '../../../core/study/locomotive/lamp-sets';
 import { layLampSet, usualVehicleLamp } from '../../../core/study/locomotive/lay-lamps';
 import { wireAnew } from '../../../core/study/locomotive/lay-circuits';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import type { Draft } from 'immer';
+import type { Layout } from '../../../core/document/layout';
 import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
 
 const showsWords: Readonly<Record<Shows, string>> = {
@@ -61,10 +64,15 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
         label="Lay a set at this end"
         value={undefined}
         placeholder="choose a set"
-        options={lampSets.map((s) => ({ value: s.id, label: s.name }))}
+        options={setsOf(layout).map((s) => ({ value: s.id, label: s.name }))}
         onChange={(id) =>
           set('Lay a set of lamps', (j) => {
-            layLampSet(j, end, id, layout.scale);
+            layLampSet(
+              j,
+              end,
+              setsOf(layout).find((s) => s.id === id)!,
+              layout.scale,
+            );
             wireAnew(j);
           })
         }
@@ -127,6 +135,7 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
           </Button>
         )}
       </div>
+      <OwnSets layout={layout} job={job} end={end} />
       {lamp && lampId !== undefined && (
         <>
           <h3 className="part-head">{lampName(job, lampId)}</h3>
@@ -261,5 +270,54 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
         </>
       )}
     </div>
+  );
+}
+
+interface OwnSetsProps {
+  readonly layout: Layout;
+  readonly job: LocomotiveRecord;
+  readonly end: End;
+}
+
+/** Sets by one's own practice: kept from an end, renamed, forgotten. */
+function OwnSets({ layout, job, end }: OwnSetsProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const own = inOrder(layout.lampSets);
+  const any = Object.values(job.lamps).some((l) => l.end === end);
+  return (
+    <More label="Sets of your own" open={own.length > 0}>
+      {own.map((s) => (
+        <div key={s.id} className="own-set">
+          <TextField
+            label="Set"
+            text={s.name}
+            most={60}
+            required
+            onCommit={(name) => edit('Name of a set', (draft) => void (draft.lampSets[s.id].name = name))}
+          />
+          <Button
+            aria-label={`Forget ${s.name}`}
+            onClick={() =>
+              edit('A set forgotten', (draft) => void Reflect.deleteProperty(draft.lampSets, s.id))
+            }
+          >
+            Forget
+          </Button>
+        </div>
+      ))}
+      <div className="button-row">
+        <Button
+          disabled={!any}
+          onClick={() =>
+            edit(
+              'A set kept',
+              (draft) => void keepAsSet(draft, job, end, `${job.name}, end ${end}`.slice(0, 60)),
+            )
+          }
+        >
+          Keep end {end} as a set
+        </Button>
+      </div>
+    </More>
   );
 }

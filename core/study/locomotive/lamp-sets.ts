@@ -1,13 +1,16 @@
+import { inOrder } from '../../document/in-order';
+import { freeId } from '../../document/usual-supply';
+import { undersideAboveRail } from './vehicle-body';
+import type { Draft } from 'immer';
+import type { End } from '../../document/ends';
 import type { LampRoleName } from '../../document/lamp-roles';
+import type { LampSetRecord } from '../../document/lamp-set-record';
+import type { Layout } from '../../document/layout';
+import type { LocomotiveRecord } from '../../document/locomotive-record';
 
-/** A lamp of a set, at one end: sideways as a share of half the width, height as a share of the body's. */
-interface SetLamp {
-  readonly role: LampRoleName;
-  readonly across: number;
-  readonly up: number;
-  /** From its end, as a share of the length; for lamps inside. */
-  readonly along?: number;
-}
+/** A lamp of a set, at one end; what is left out is as usual for its role. */
+type SetLamp = Pick<LampSetRecord['lamps'][number], 'role' | 'across' | 'up'> &
+  Partial<LampSetRecord['lamps'][number]>;
 
 export interface LampSet {
   readonly id: string;
@@ -85,6 +88,47 @@ export const lampSets: readonly LampSet[] = [
     id: 'bulb',
     name: 'One bulb',
     says: 'One lamp high in the middle, as older models came.',
-    lamps: [{ role: 'headlight', across: 0, up: 0.7 }],
+    lamps: [{ role: 'headlight', across: 0, up: 0.7, part: 'bulb-12v' }],
   },
 ];
+
+/** The generic sets, and after them those of the layout's own. */
+export function setsOf(layout: Pick<Layout, 'lampSets'>): LampSet[] {
+  const own = inOrder(layout.lampSets).map((s) => ({
+    id: s.id,
+    name: s.name,
+    says: 'One of your own.',
+    lamps: s.lamps,
+  }));
+  return [...lampSets, ...own];
+}
+
+/** Keeps what an end carries as a set of one's own, by shares of the body. @returns its id */
+export function keepAsSet(draft: Draft<Layout>, job: LocomotiveRecord, end: End, name: string): string {
+  const id = freeId(draft.lampSets, 'own-set');
+  const { body } = job;
+  const share = (part: number, whole: number): number =>
+    Number(Math.min(1.2, Math.max(-1.2, part / whole)).toFixed(4));
+  draft.lampSets[id] = {
+    order: 1 + Math.max(0, ...Object.values(draft.lampSets).map((s) => s.order)),
+    name,
+    lamps: inOrder(job.lamps)
+      .filter((l) => l.end === end)
+      .map((l) => ({
+        role: l.role,
+        across: share(l.acrossMillimetres, body.widthMillimetres / 2),
+        up: share(l.heightMillimetres - undersideAboveRail(body), body.heightMillimetres),
+        along: Math.abs(
+          share(
+            end === 'A' ? l.alongMillimetres : body.lengthMillimetres - l.alongMillimetres,
+            body.lengthMillimetres,
+          ),
+        ),
+        part: l.part,
+        secondPart: l.secondPart,
+        tint: l.tint,
+        shows: l.shows,
+      })),
+  };
+  return id;
+}

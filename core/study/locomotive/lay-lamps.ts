@@ -1,25 +1,22 @@
+import { bulbs } from '../../part/bulb';
 import { scales, type ScaleName } from '../../quantity/scale';
 import { lampRoles } from '../../document/lamp-roles';
 import { freeId } from '../../document/usual-supply';
-import { lampSets } from './lamp-sets';
+import { undersideAboveRail } from './vehicle-body';
+import type { LampSet } from './lamp-sets';
 import type { End } from '../../document/ends';
 import type { LocomotiveRecord, VehicleLampRecord } from '../../document/locomotive-record';
 
 /** The smallest lens that is worth drilling for, in millimetres. */
 const SMALLEST_LENS = 0.5;
 
-/** Height of the underside above the rail, in millimetres. */
-export const undersideAboveRail = (body: Pick<LocomotiveRecord['body'], 'wheelMillimetres'>): number =>
-  body.wheelMillimetres;
-
 /** Puts the lamps of a set at an end, in place of those that are there. */
 export function layLampSet(
   job: Pick<LocomotiveRecord, 'lamps' | 'body'>,
   end: End,
-  setId: string,
+  { lamps }: Pick<LampSet, 'lamps'>,
   scale: ScaleName,
 ): void {
-  const { lamps } = lampSets.find((s) => s.id === setId)!;
   for (const [id, l] of Object.entries(job.lamps)) if (l.end === end) Reflect.deleteProperty(job.lamps, id);
   let order = Math.max(0, ...Object.values(job.lamps).map((l) => l.order));
   for (const l of lamps) {
@@ -30,7 +27,11 @@ export function layLampSet(
       alongMillimetres: round(
         (end === 'A' ? (l.along ?? 0) : 1 - (l.along ?? 0)) * job.body.lengthMillimetres,
       ),
-      ...(setId === 'bulb' ? { part: 'bulb-12v', body: 'bulb' as const } : {}),
+      ...(l.part === undefined ? {} : { part: l.part }),
+      ...(l.part !== undefined && Object.hasOwn(bulbs, l.part) ? { body: 'bulb' as const } : {}),
+      ...(l.secondPart === undefined ? {} : { secondPart: l.secondPart }),
+      ...(l.tint === undefined ? {} : { tint: l.tint }),
+      ...(l.shows === undefined ? {} : { shows: l.shows }),
     });
   }
 }

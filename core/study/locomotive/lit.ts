@@ -3,6 +3,7 @@ import { elementId, OUTPUT_OFF_OHMS } from '../../assembly/elements';
 import { GROUND } from '../../circuit/netlist';
 import { levelsOf, type Level } from '../../circuit/levels';
 import { currentProbe, voltageProbe, type Probe } from '../../circuit/probe';
+import { characteristic } from '../../circuit/characteristic';
 import { StateSolver } from '../../circuit/state-solver';
 import { periodicSteadyState } from '../../circuit/steady';
 import { filamentOhms, type BulbPart } from '../../part/bulb';
@@ -58,8 +59,6 @@ interface Filament {
 /** Turns of the search for the warmth of the filaments, and how near they must come. */
 const FILAMENT_TURNS = 60;
 const FILAMENT_SHARE = 1e-7;
-/** Levels a sine is solved at on either side of none. */
-const GRID_STEPS = 200;
 /** Below this throttle the controller gives nothing. */
 const LEAST_THROTTLE = 0.005;
 
@@ -161,7 +160,11 @@ class Way {
       return throttles.map((throttle) => this.lit({ ...state, throttle }));
     this.solver ??= new StateSolver(this.lowered.netlist, this.probesFor);
     for (const [element, ohms] of this.ohmsOf(state, new Set())) this.solver.setSwitch(element, ohms);
-    const rowAt = this.characteristic(this.solver, state);
+    const { supply } = this.vehicle;
+    const sine =
+      supply.kind === 'dc-track' && (supply.making === 'full-wave' || supply.making === 'half-wave');
+    const most = sine ? Math.max(...this.levels({ ...state, throttle: 1 }).map((l) => l.volts)) : null;
+    const rowAt = characteristic(this.solver, 'v_supply', this.row.length, most);
     const sums = new Sums(this.lamps.length, this.resistors.length, this.outputs.length);
     return throttles.map((throttle) => {
       sums.clear();
@@ -169,42 +172,6 @@ class Way {
         if (level.share > 0) sums.add(rowAt(level.volts), level.share);
       return this.read(sums);
     });
-  }
-
-  /**
-   * Every figure as a function of the source's level. A sine runs through so many levels that they are
-   * taken from a grid, with straight lines between; other waves keep to a few, which are solved.
-   */
-  private characteristic(solver: StateSolver, state: VehicleState): (volts: number) => Float64Array {
-    const solved = (volts: number): Float64Array => {
-      solver.setSource('v_supply', volts);
-      const row = new Float64Array(this.row.length);
-      solver.solve(row);
-      return row;
-    };
-    const { supply } = this.vehicle;
-    const sine =
-      supply.kind === 'dc-track' && (supply.making === 'full-wave' || supply.making === 'half-wave');
-    if (!sine) {
-      const known = new Map<number, Float64Array>();
-      return (volts) => {
-        const row = known.get(volts) ?? solved(volts);
-        known.set(volts, row);
-        return row;
-      };
-    }
-    const most = Math.max(...this.levels({ ...state, throttle: 1 }).map((l) => l.volts));
-    const grid = Array.from({ length: 2 * GRID_STEPS + 1 }, (_, i) =>
-      solved((most * (i - GRID_STEPS)) / GRID_STEPS),
-    );
-    const between = new Float64Array(this.row.length);
-    return (volts) => {
-      const at = Math.min(2 * GRID_STEPS - 1e-9, Math.max(0, (volts / most + 1) * GRID_STEPS));
-      const n = Math.floor(at);
-      for (let i = 0; i < between.length; i++)
-        between[i] = grid[n][i] + (at - n) * (grid[n + 1][i] - grid[n][i]);
-      return between;
-    };
   }
 
   /** The outputs that conduct at the same time, and for what share: all begin together, the dimmest ends first. */
@@ -278,7 +245,6 @@ class Way {
       if (e.kind === 'switch' && own !== undefined) return { ...e, closed: true, onOhms: own };
       return fresh.get(e.id) ?? e;
     });
-    const means = new Float64Array(this.row.length);
     const solution = periodicSteadyState({ ...this.lowered.netlist, elements }, (plan) => {
       const probes = this.probesFor(plan);
       // Squares beside the figures, for heat and filaments.
@@ -291,10 +257,10 @@ class Way {
         ),
       ];
     });
-    solution.spreads.slice(0, means.length).forEach((s, i) => (means[i] = s.mean));
+    const count = this.row.length;
     sums.addSpreads(
-      solution.spreads.slice(0, means.length),
-      solution.spreads.slice(means.length).map((s) => s.mean),
+      solution.spreads.slice(0, count),
+      solution.spreads.slice(count).map((s) => s.mean),
       share,
     );
   }

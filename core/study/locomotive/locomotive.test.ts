@@ -6,6 +6,7 @@ import { locomotiveIn } from '../../document/jobs';
 import { usualRule } from '../../supply/function-map';
 import { dimmingStudy, railReturnShare } from './dimming';
 import { equalLight } from './equal-light';
+import { keepAsSet, setsOf } from './lamp-sets';
 import { mirroredVehicle, newLocomotive } from './new-locomotive';
 import { shownAt } from './shown';
 import { MOST_STATES, reachableStates, truthTable } from './states';
@@ -135,6 +136,33 @@ describe('over the throttle (common practice, no source: shows near 30 %, good a
     ).layout;
     const at = (throttle: number) => amps(lit(layout, { throttle }), 'lamp-headlight-a');
     expect(at(0.4) / at(1)).toBeCloseTo(0.4, 2);
+  });
+  test('unsmoothed, the sweep agrees with each throttle solved by itself', () => {
+    const layout = change(
+      onRails('resistor-each'),
+      (d) => void Object.assign(d.supplies.dc, { making: 'full-wave' }),
+    ).layout;
+    const vehicle = vehicleOf(layout, vehicleId);
+    const swept = new VehicleSolver(vehicle).sweep(everyday(vehicle), [0.3, 0.5, 1]);
+    [0.3, 0.5, 1].forEach((throttle, i) => {
+      const alone = lit(layout, { throttle });
+      expect(amps(swept[i], 'lamp-headlight-a') / amps(alone, 'lamp-headlight-a')).toBeCloseTo(1, 2);
+    });
+  });
+  test('behind a bridge of its own a reservoir fills the gaps between pulses; the current is that of the periodic state', () => {
+    const board = (farads: number | null) =>
+      change(
+        onRails('own-bridge', (job) => {
+          for (const c of Object.values(job.circuits))
+            c.reservoir = farads === null ? null : { farads, ratedVolts: 25 };
+        }),
+        (d) => void Object.assign(d.supplies.dc, { making: 'pulse-width' }),
+      ).layout;
+    const at = (farads: number | null) => lit(board(farads), { throttle: 0.4 });
+    expect(amps(at(470e-6), 'lamp-headlight-a') / amps(at(null), 'lamp-headlight-a')).toBeGreaterThan(2);
+    // Smoothed, it comes near what it has at full throttle, where there are no gaps.
+    const full = amps(lit(board(470e-6), { throttle: 1 }), 'lamp-headlight-a');
+    expect(amps(at(470e-6), 'lamp-headlight-a') / full).toBeGreaterThan(0.9);
   });
   test('with a resistor at 750 ohm to 1 kohm a headlight is brighter than a marker at 2 kohm on 12 V', () => {
     const light = (ohms: number) =>
@@ -398,4 +426,33 @@ test('when a lamp shines can be set otherwise than its role', () => {
     for (const l of Object.values(job.lamps)) if (l.role === 'headlight') l.shows = 'trailing';
   });
   expect(shown(layout, forward)).toEqual({ A: 'dark', B: 'white and red' });
+});
+
+test('what an end carries can be kept as a set, and laid at an end of another body', () => {
+  const from = onRails('resistor-each', (job) => {
+    job.lamps['headlight-a'].part = 'white-cool';
+    job.lamps['headlight-a'].shows = 'both';
+  });
+  const kept = change(
+    from,
+    (d) => void keepAsSet(d, locomotiveIn(from, vehicleId), 'A', 'Harbour practice'),
+  ).layout;
+  const { layout, jobId } = newLocomotive(kept, {
+    sort: 'railcar',
+    name: 'Another',
+    lengthMillimetres: 240,
+    set: 'own-set',
+    supply: { id: 'dc' },
+    topology: 'resistor-each',
+    decoder: null,
+  });
+  const [a, b] = [locomotiveIn(from, vehicleId), locomotiveIn(layout, jobId)];
+  expect(Object.values(b.lamps).filter((l) => l.end === 'B')).toHaveLength(4);
+  const first = Object.values(b.lamps)[0];
+  expect([first.part, first.shows]).toEqual(['white-cool', 'both']);
+  expect(first.acrossMillimetres / b.body.widthMillimetres).toBeCloseTo(
+    a.lamps['headlight-a'].acrossMillimetres / a.body.widthMillimetres,
+    2,
+  );
+  expect(setsOf(layout).at(-1)!.name).toBe('Harbour practice');
 });

@@ -2,6 +2,7 @@ import { scales, type ScaleName } from '../../quantity/scale';
 import { change, type Change } from '../../document/patch';
 import { endNames } from '../../document/ends';
 import { freeId, usualSupply } from '../../document/usual-supply';
+import { setsOf } from './lamp-sets';
 import { layLampSet } from './lay-lamps';
 import { layOnDecoder, layOnTrack } from './lay-circuits';
 import type { Layout } from '../../document/layout';
@@ -107,7 +108,9 @@ export function newLocomotive(layout: Layout, wish: VehicleWish): Change & { rea
       },
       tester: { volts: 9, ohms: 1000 },
     };
-    for (const end of endNames) layLampSet(job, end, wish.set, layout.scale);
+    const set = setsOf(layout).find((s) => s.id === wish.set);
+    if (!set) throw new RangeError(`there is no lamp set ${wish.set}`);
+    for (const end of endNames) layLampSet(job, end, set, layout.scale);
     if (wish.decoder) layOnDecoder(job, wish.decoder.type, wish.decoder.plug);
     else layOnTrack(job, wish.topology);
     draft.jobs[jobId] = job;
