@@ -16,8 +16,10 @@ export default defineConfig({
         test: {
           name: 'e2e',
           include: ['tests/e2e/**/*.test.ts'],
-          testTimeout: 90_000,
-          hookTimeout: 90_000,
+          // Slow machines are waited for here too.
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
+          expect: { poll: { timeout: 30_000 } },
           fileParallelism: false,
         },
       },

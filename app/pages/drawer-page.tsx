@@ -211,7 +211,16 @@ function OwnLamps({ layout }: SectionProps) {
 }
 
 const isUsed = (layout: Layout, id: string): boolean =>
-  Object.values(layout.jobs).some((j) => Object.values(j.lamps).some((l) => l.part === `own:${id}`));
+  [
+    ...Object.values(layout.jobs).flatMap((j) => Object.values<LampParts>(j.lamps)),
+    ...Object.values(layout.lampSets).flatMap((s): LampParts[] => s.lamps),
+  ].some((l) => l.part === `own:${id}` || l.secondPart === `own:${id}`);
+
+/** The lamp types a lamp names. */
+interface LampParts {
+  readonly part: string;
+  readonly secondPart?: string | null;
+}
 
 interface OwnLampCardProps {
   readonly id: string;

@@ -136,7 +136,6 @@ describe('nothing essential scrolls sideways', () => {
       '/drawer',
       '/bench/compartment-coach',
       '/bench/compartment-coach/lamps',
-      '/train/boat-train',
       '/bench/open-saloon/fit',
       '/bench/compartment-coach/brief',
       '/bench/railcar-tern/functions',

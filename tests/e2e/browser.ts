@@ -44,6 +44,7 @@ export async function serve(): Promise<{ base: string; elsewhere: string | null;
 export async function visit(browser: Browser, address: string, size = { width: 1280, height: 800 }) {
   const context = await browser.newContext({ viewport: size, acceptDownloads: true });
   const page = await context.newPage();
+  page.setDefaultTimeout(60_000);
   const troubles: string[] = [];
   const requests: string[] = [];
   page.on('pageerror', (e) => troubles.push(e.message));

@@ -59,11 +59,11 @@ export function reachableStates(vehicle: Vehicle): Reach {
     ),
   );
   const all = 2 ** functions.length * others.length;
-  const sets = all <= MOST_STATES ? subsetsOf(functions) : groupedSets(job.decoder!, functions);
-  const grouped =
-    all <= MOST_STATES
-      ? null
-      : `${all} states are more than ${MOST_STATES}: functions whose outputs have nothing in common were tried apart from one another, then all together: ${sets.length * others.length} states.`;
+  const groups = all <= MOST_STATES || !job.decoder ? null : groupsOf(job.decoder);
+  const sets = groups ? setsOfGroups(groups, functions) : subsetsOf(functions);
+  const grouped = groups
+    ? `${all} states are more than ${MOST_STATES}: functions whose outputs have nothing in common were tried apart from one another, then all together: ${sets.length * others.length} states. Together were ${groups.map((g) => g.map((f) => `F${f}`).join(' with ')).join('; ')}.`
+    : null;
   return {
     states: sets.flatMap((set) => others.map((o) => ({ ...base, ...o, functions: set }))),
     functions,
@@ -72,20 +72,27 @@ export function reachableStates(vehicle: Vehicle): Reach {
   };
 }
 
-/** Functions that share an output, or a condition, belong together; groups are tried one at a time, and all at once. */
-function groupedSets(decoder: DecoderRecord, functions: readonly number[]): number[][] {
+/** Functions that share an output, or a condition, belong together. */
+function groupsOf(decoder: DecoderRecord): number[][] {
   const groups: number[][] = [];
+  const named = (o: DecoderRecord['outputs'][string] | undefined): number[] =>
+    o ? [...o.keys.map((k) => k.function), ...(o.unless === null ? [] : [o.unless])] : [];
   const together = [
     ...Object.entries(decoder.outputs)
       .filter(([id]) => !decoder.exclusive.includes(id as `out${number}`))
-      .map(([, o]) => [...o.keys.map((k) => k.function), ...(o.unless === null ? [] : [o.unless])]),
-    decoder.exclusive.flatMap((id) => decoder.outputs[id]?.keys.map((k) => k.function) ?? []),
+      .map(([, o]) => named(o)),
+    decoder.exclusive.flatMap((id) => named(decoder.outputs[id])),
   ].filter((set) => set.length > 0);
   for (const set of together) {
     const met = groups.filter((g) => g.some((f) => set.includes(f)));
     for (const g of met) groups.splice(groups.indexOf(g), 1);
-    groups.push([...new Set([...met.flat(), ...set])]);
+    groups.push([...new Set([...met.flat(), ...set])].sort((a, b) => a - b));
   }
+  return groups;
+}
+
+/** Groups are tried one at a time, in every combination while they are small, and all at once. */
+function setsOfGroups(groups: readonly (readonly number[])[], functions: readonly number[]): number[][] {
   const sets = groups.flatMap((g) =>
     g.length <= MOST_TOGETHER
       ? subsetsOf(g)
