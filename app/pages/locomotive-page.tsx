@@ -235,7 +235,13 @@ export function LocomotiveBench({ layout: open, jobId, stage }: LocomotiveProps)
               </button>
             ))}
           </div>
-          <div className="picture-body scrolls" role="tabpanel" id="picture" aria-labelledby={`tab-${kind}`}>
+          <div
+            className="picture-body scrolls"
+            tabIndex={0}
+            role="tabpanel"
+            id="picture"
+            aria-labelledby={`tab-${kind}`}
+          >
             {solved.failure && <p className="field-refusal">{solved.failure}</p>}
             <Suspense fallback={<p className="stale-note">Opening…</p>}>
               {kind === 'ends' ? (

@@ -29,8 +29,8 @@ const levels = [
 /** Line colours that stand out on paper, by what the lamp shines. */
 const onPaper = (hex: string): string => {
   const [r, g, b] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16));
-  if (r > 180 && g < 110) return palette.danger;
-  if (g > r && g > b) return palette.clear;
+  if (r > 180 && g < 110) return '#a33522';
+  if (g > r && g > b) return palette.moss;
   return '#8a5f12';
 };
 
@@ -68,7 +68,7 @@ export default function ThrottleChart({ job, sweep, throttle }: ThrottleChartPro
             {c.names.length > 2 ? `${c.names[0]} and ${c.names.length - 1} more` : c.names.join(', ')}
           </span>
         ))}
-        <span style={{ color: palette.steel }}>━ the old bulb</span>
+        <span style={{ color: '#56625b' }}>━ the old bulb</span>
       </figcaption>
       <ResponsiveContainer width="100%" height="100%" minHeight={240}>
         <LineChart data={points} margin={{ top: 10, right: 14, bottom: 22, left: 0 }}>
