@@ -133,6 +133,8 @@ describe('nothing essential scrolls sideways', () => {
     [1024, 768],
     [820, 1180],
   ])('at %d x %d', async (width, height) => {
+    // One profile for all, so that what was fetched once is there.
+    const { page, context } = await visit(browser, host.base, { width, height });
     for (const path of [
       '/',
       '/new',
@@ -146,7 +148,7 @@ describe('nothing essential scrolls sideways', () => {
       '/bench/diesel-shunter/circuit',
       '/new-locomotive',
     ]) {
-      const { page, context } = await visit(browser, host.base + path, { width, height });
+      await page.goto(host.base + path);
       await page.locator('h1').first().waitFor({ state: 'attached' });
       const over = await page.evaluate(() =>
         [...document.querySelectorAll('.page, .choices, .findings, .picture, html')]
@@ -154,7 +156,7 @@ describe('nothing essential scrolls sideways', () => {
           .map((e) => `${e.className}: ${e.scrollWidth} in ${e.clientWidth}`),
       );
       expect(over).toEqual([]);
-      await context.close();
     }
+    await context.close();
   });
 });
