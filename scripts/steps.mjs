@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
@@ -22,6 +22,15 @@ export function run(command, words, options = {}) {
 /** Runs a program of an installed package. */
 export function runTool(name, words, options = {}) {
   return run(process.execPath, [toolPath(name), ...words], options);
+}
+
+/** The same, beside others. @returns a promise of the exit status */
+export function startTool(name, words) {
+  return new Promise((done, refuse) => {
+    const running = spawn(process.execPath, [toolPath(name), ...words], { cwd: root, stdio: 'inherit' });
+    running.on('error', refuse);
+    running.on('close', (status) => done(status ?? 1));
+  });
 }
 
 function toolPath(name) {

@@ -1,6 +1,6 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { buildIfStale, installPackages, requireNode, root, runTool } from './steps.mjs';
+import { buildIfStale, installPackages, requireNode, root, runTool, startTool } from './steps.mjs';
 import { provideChromium } from './browser.mjs';
 
 requireNode();
@@ -13,25 +13,28 @@ const judge = (name, ok) => {
   else failed++;
 };
 
-judge('types', runTool('tsc', ['--noEmit']) === 0);
-judge('types of core alone, without screen or machine', runTool('tsc', ['-p', 'tsconfig.core.json']) === 0);
-judge('eslint', runTool('eslint', ['.']) === 0);
-judge(
-  'rooms import only from above',
-  runTool('depcruise', [
-    'core',
-    'app',
-    'cli',
-    'server',
-    'demo',
-    'tests',
-    '--config',
-    '.dependency-cruiser.cjs',
-    '--output-type',
-    'err',
-  ]) === 0,
-);
-judge('prettier', runTool('prettier', ['--check', '--log-level', 'warn', '.']) === 0);
+/** Checks that follow one another; two rows of them run at once. */
+async function inTurn(checks) {
+  for (const [name, tool, words] of checks) judge(name, (await startTool(tool, words)) === 0);
+}
+await Promise.all([
+  inTurn([
+    ['types', 'tsc', ['--noEmit']],
+    ['types of core alone, without screen or machine', 'tsc', ['-p', 'tsconfig.core.json']],
+    [
+      'rooms import only from above',
+      'depcruise',
+      [
+        ...['core', 'app', 'cli', 'server', 'demo', 'tests'],
+        ...['--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
+      ],
+    ],
+  ]),
+  inTurn([
+    ['eslint', 'eslint', ['.']],
+    ['prettier', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ]),
+]);
 buildIfStale();
 
 const chromium = provideChromium();
