@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { effects, type EffectName } from '../part/output-effect';
+import { keyWords } from './function-sheet';
 import { usualRule } from '../supply/function-map';
 import type { DecoderType } from '../part/decoder-type';
 import type { OutputKey, OutputRule } from '../supply/decoder-output';
@@ -16,7 +17,7 @@ export function writeFunctionCsv(outputs: Readonly<Record<string, OutputRule>>):
       fields: [...COLUMNS],
       data: Object.entries(outputs).map(([id, o]) => [
         id,
-        o.keys.map((k) => `F${k.function}${k.direction === 'both' ? '' : ` ${k.direction}`}`).join('; '),
+        o.keys.map(keyWords).join('; '),
         o.moving,
         o.unless === null ? '' : `F${o.unless}`,
         `${Math.round(o.brightness * 1000) / 10} %`,

@@ -1,4 +1,5 @@
 import { lampBodies } from '../../../core/part/lamp-body';
+import { lightness, shareOfLightness } from '../../../core/light/lightness';
 import { screenColour } from '../../../core/light/colour';
 import type { LitState } from '../../../core/study/locomotive/lit';
 import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
@@ -13,7 +14,8 @@ export interface LampGlow {
 export function lampGlows(lit: LitState | null, share: (lampId: string) => number): Map<string, LampGlow> {
   const glows = new Map<string, LampGlow>();
   for (const l of lit?.lamps ?? []) {
-    const strength = Math.min(1, l.lightness / 100) * Math.cbrt(share(l.lampId));
+    const shown = lightness(shareOfLightness(l.lightness) * share(l.lampId));
+    const strength = Math.min(1, shown / 100);
     if (strength <= (glows.get(l.lampId)?.strength ?? -1)) continue;
     glows.set(l.lampId, { colour: screenColour(l.xy), strength });
   }
