@@ -1,6 +1,5 @@
 import { bulbs } from '../part/bulb';
 import { decoderTypes } from '../part/decoder-type';
-import { standardColour } from '../part/plug';
 import { inOrder } from '../document/in-order';
 import { locomotiveIn } from '../document/jobs';
 import { lampName } from '../document/lamp-name';
@@ -8,6 +7,7 @@ import { showsOf } from '../document/lamp-roles';
 import { lampType } from '../document/lamp-type';
 import { legends, type WireColour, type WireRole } from '../document/wire-legend';
 import { supplyKind } from '../supply';
+import { leadsOf } from './leads';
 import { topologies } from './topologies';
 import { t, type LampToWire, type Sense, type Wiring } from './topologies/topology';
 import type { Layout } from '../document/layout';
@@ -100,31 +100,18 @@ class Laying {
   circuit(circuit: Circuit): void {
     const members = this.lamps.filter((l) => l.circuitId === circuit.id);
     if (members.length === 0) return;
-    const { feed } = circuit;
-    let one: Terminal;
-    let two: Terminal;
-    let roles: readonly [WireRole, WireRole];
-    let colours: readonly (WireColour | undefined)[] = [undefined, undefined];
-    if (feed.kind === 'track' || !this.job.decoder) {
-      one = t('rails', 'right');
-      two = t('rails', 'left');
-      roles = ['right', 'left'];
-    } else {
-      const plus = { common: 'blue', 'right-rail': 'red', 'left-rail': 'black' }[feed.returnTo];
-      one = t('decoder', plus);
-      two = t('decoder', feed.output);
-      roles = ['plus', 'lamp'];
-      colours = [plus as WireColour, standardColour(feed.output as `out${number}`) ?? 'brown'];
-    }
-    if (circuit.leadsSwapped) {
-      [one, two] = [two, one];
-      roles = [roles[1], roles[0]];
-      colours = [colours[1], colours[0]];
-    }
-    one = this.behindSwitch(circuit, one, roles[0], colours[0]);
-    one = this.behindSteering(circuit, members, one, roles[0], colours[0]);
+    const [first, second] = leadsOf(this.job, circuit);
+    const [far, two] = [first, second].map((lead): Terminal => {
+      const [part, terminal] = lead.terminal.split('.');
+      return t(part, terminal);
+    });
+    const switched = this.behindSwitch(circuit, far, first.role, first.colour);
+    const one = this.behindSteering(circuit, members, switched, first.role, first.colour);
     topologies[circuit.topology].lay(
-      this.wiring(circuit, members, one, two, { one: roles[0], two: roles[1] }, colours),
+      this.wiring(circuit, members, one, two, { one: first.role, two: second.role }, [
+        first.colour,
+        second.colour,
+      ]),
     );
   }
 

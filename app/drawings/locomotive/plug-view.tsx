@@ -1,6 +1,6 @@
 import { mirrored, plugs, standardColour, type Plug } from '../../../core/part/plug';
 import { inOrder } from '../../../core/document/in-order';
-import { leadsOf } from '../../../core/study/locomotive/leads';
+import { leadsOf } from '../../../core/assembly/leads';
 import { wireHex } from '../../theme/wire-colours';
 import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
 

@@ -1,5 +1,5 @@
 import { functionSheet } from '../../../core/build/function-sheet';
-import { leadsOf } from '../../../core/study/locomotive/leads';
+import { leadsOf } from '../../../core/assembly/leads';
 import { inOrder } from '../../../core/document/in-order';
 import { lampName } from '../../../core/document/lamp-name';
 import { formatQuantity } from '../../../core/quantity/format';

@@ -4,7 +4,7 @@ import { lampName } from '../../../core/document/lamp-name';
 import { lampRoles, type LampRoleName } from '../../../core/document/lamp-roles';
 import { screenColour } from '../../../core/light/colour';
 import { formatQuantity, shortOhms } from '../../../core/quantity/format';
-import { leadsOf } from '../../../core/study/locomotive/leads';
+import { leadsOf } from '../../../core/assembly/leads';
 import { BAND, BOTTOM, BOX_WIDTH, LABELS, ladders, placeLadder, TOP, widthOf, type Band } from './ladder';
 import { wireHex } from '../../theme/wire-colours';
 import { DiodeSymbol, ElectrolyticSymbol, ResistorSymbol, SwitchSymbol } from '../circuit/symbols';

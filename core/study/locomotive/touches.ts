@@ -8,7 +8,7 @@ import { FAINT_LIGHTNESS } from '../../light/lamp-light';
 import { formatQuantity } from '../../quantity/format';
 import { lightnessAhead, lumensOf, opticsOf, type ShiningPart } from './lamp-optics';
 import { driveKey, reachableStates } from './states';
-import { leadsOf } from './leads';
+import { leadsOf } from '../../assembly/leads';
 import { switchedOn } from './expected';
 import { outputsOn } from '../../supply/decoder-output';
 import { VehicleSolver } from './lit';

@@ -2,7 +2,7 @@ import { terminalKey, type Assembly, type Lead, type Terminal } from '../../asse
 import { diesOf } from '../../assembly/locomotive';
 import { inOrder } from '../../document/in-order';
 import { lampName } from '../../document/lamp-name';
-import { leadsOf } from './leads';
+import { leadsOf } from '../../assembly/leads';
 import type { Fault } from '../../assembly/fault';
 import type { Vehicle } from './vehicle';
 

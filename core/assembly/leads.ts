@@ -1,7 +1,7 @@
-import { plugs, standardColour } from '../../part/plug';
-import { decoderTypes } from '../../part/decoder-type';
-import type { WireColour } from '../../document/wire-legend';
-import type { LampCircuitRecord, LocomotiveRecord } from '../../document/locomotive-record';
+import { plugs, standardColour } from '../part/plug';
+import { decoderTypes } from '../part/decoder-type';
+import type { WireColour, WireRole } from '../document/wire-legend';
+import type { LampCircuitRecord, LocomotiveRecord } from '../document/locomotive-record';
 
 /** Where one of a circuit's two leads goes, by the name it has there. */
 export interface LeadEnd {
@@ -12,6 +12,7 @@ export interface LeadEnd {
   readonly colour: WireColour;
   /** Which terminal of the assembly it is. */
   readonly terminal: string;
+  readonly role: WireRole;
 }
 
 const tapWords = {
@@ -35,6 +36,7 @@ export function leadsOf(job: LocomotiveRecord, circuit: LampCircuitRecord): read
       short: `${side} rail`,
       colour,
       terminal: `rails.${side}`,
+      role: side,
     });
     pair = [end('right', 'red'), end('left', 'black')];
   } else {
@@ -66,12 +68,13 @@ export function leadsOf(job: LocomotiveRecord, circuit: LampCircuitRecord): read
     const output = decoderTypes[job.decoder.type].outputs.find((o) => o.id === feed.output);
     const colour = standardColour(feed.output as `out${number}`);
     pair = [
-      plus[feed.returnTo],
+      { ...plus[feed.returnTo], role: 'plus' },
       {
         name: `${output?.name.toLowerCase() ?? feed.output}${pin(feed.output)}`,
         short: output?.name.replace('Output ', 'out ').replace(', ', ' ') ?? feed.output,
         colour: colour ?? 'brown',
         terminal: `decoder.${feed.output}`,
+        role: 'lamp',
       },
     ];
   }
