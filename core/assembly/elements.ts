@@ -4,9 +4,9 @@ import { fitLed } from '../part/led';
 import { rectifiers } from '../part/rectifier';
 import { supplyKind, usualControls, type Feeding as SupplyFeeding, type Supply } from '../supply';
 import { terminalsOf, type Part } from './assembly';
+import { decoderElements } from './decoder-elements';
+import { BLEED_OHMS, elementId } from './element-id';
 
-/** Keeps the far side of a bridge from floating where nothing else does. */
-const BLEED_OHMS = 10e6;
 /** Leakage of an aged aluminium electrolytic: 0.002 CV in microamperes for microfarads (from memory). */
 const LEAK_OHM_FARADS = 500;
 
@@ -17,10 +17,6 @@ export interface Feeding extends Partial<SupplyFeeding> {
   /** True for rails that nothing feeds any more. */
   readonly cut?: boolean;
 }
-
-/** An element's id for a part: what it is, and a name a deck can carry. */
-export const elementId = (letter: string, part: string): string =>
-  `${letter}_${part.replace(/[^a-z0-9]+/gi, '_').toLowerCase()}`;
 
 /**
  * The elements of one part.
@@ -241,64 +237,6 @@ export function elementsOf(
       ];
   }
 }
-
-/** A decoder's negative side, which no wire leads out of it. */
-const DECODER_MINUS = 'decoder_minus';
-
-/** A decoder as its lamps see it: a full bridge from the rails, and a switch to its negative side at each output. */
-function decoderElements(
-  part: Extract<Part, { kind: 'decoder' }>,
-  node: (terminal: string) => string,
-  of: (role: string) => Provenance,
-): Element[] {
-  const { model } = rectifiers.silicon;
-  const diode = (n: number, a: string, b: string): Element => ({
-    kind: 'diode',
-    id: `d_decoder_${n}`,
-    a,
-    b,
-    model,
-    of: of(`bridge diode ${n}`),
-  });
-  const [red, black, blue] = ['red', 'black', 'blue'].map(node);
-  const bleed = (id: string, a: string): Element => ({
-    kind: 'resistor',
-    id,
-    a,
-    b: GROUND,
-    ohms: BLEED_OHMS,
-    of: of('bleed'),
-  });
-  // Its socket is bare: only what keeps the contacts from floating is left.
-  if (part.unplugged)
-    return ['red', 'black', 'blue', ...part.outputs.map((o) => o.id)].map((terminal) =>
-      bleed(elementId('r', `decoder_bleed_${terminal}`), node(terminal)),
-    );
-  return [
-    diode(1, red, blue),
-    diode(2, black, blue),
-    diode(3, DECODER_MINUS, red),
-    diode(4, DECODER_MINUS, black),
-    bleed('r_decoder_bleed_plus', blue),
-    bleed('r_decoder_bleed_minus', DECODER_MINUS),
-    ...part.outputs.map((output): Element => ({
-      kind: 'switch',
-      id: elementId('x', `decoder_${output.id}`),
-      a: node(output.id),
-      b: DECODER_MINUS,
-      onOhms: output.level === 'logic' ? LOGIC_OHMS : part.onOhms,
-      offOhms: OUTPUT_OFF_OHMS,
-      closed: false,
-      toggleSeconds: [],
-      of: of(output.name),
-    })),
-  ];
-}
-
-/** An output that is off leaks next to nothing. */
-export const OUTPUT_OFF_OHMS = 1e9;
-/** A logic-level output can sink no more than a signal (typical, from memory). */
-const LOGIC_OHMS = 4700;
 
 /** Wheels on clean rail, in series with the track's own resistance, which counts the rest. */
 const CONTACT_OHMS = 0.01;

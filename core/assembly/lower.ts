@@ -1,6 +1,7 @@
 import { GROUND, type Element, type Netlist } from '../circuit/netlist';
 import { netsOf, terminalKey, terminalsOf, type Assembly, type Part } from './assembly';
-import { elementId, elementsOf, type Feeding } from './elements';
+import { elementId } from './element-id';
+import { elementsOf, type Feeding } from './elements';
 import type { Supply } from '../supply';
 
 /** A netlist, with the way back to the parts. */

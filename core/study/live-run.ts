@@ -3,7 +3,7 @@ import { compile } from '../circuit/plan';
 import { checkStructure } from '../circuit/structure';
 import { Transient, type Snapshot } from '../circuit/transient';
 import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
-import { elementId } from '../assembly/elements';
+import { elementId } from '../assembly/element-id';
 import { lower } from '../assembly/lower';
 import { lumensAt } from '../part/led';
 import { tints } from '../part/tint';

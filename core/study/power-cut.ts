@@ -1,4 +1,4 @@
-import { elementId } from '../assembly/elements';
+import { elementId } from '../assembly/element-id';
 import { lower } from '../assembly/lower';
 import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
 import { transientOf } from '../circuit/transient';

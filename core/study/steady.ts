@@ -1,4 +1,4 @@
-import { elementId } from '../assembly/elements';
+import { elementId } from '../assembly/element-id';
 import { GROUND } from '../circuit/netlist';
 import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
 import { periodicSteadyState } from '../circuit/steady';

@@ -1,5 +1,6 @@
 import { diesOf } from '../../assembly/locomotive';
-import { elementId, OUTPUT_OFF_OHMS } from '../../assembly/elements';
+import { elementId } from '../../assembly/element-id';
+import { OUTPUT_OFF_OHMS } from '../../assembly/decoder-elements';
 import { GROUND } from '../../circuit/netlist';
 import { levelsOf, type Level } from '../../circuit/levels';
 import { currentProbe, voltageProbe, type Probe } from '../../circuit/probe';

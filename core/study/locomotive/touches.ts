@@ -1,4 +1,4 @@
-import { elementId } from '../../assembly/elements';
+import { elementId } from '../../assembly/element-id';
 import { lower } from '../../assembly/lower';
 import { currentProbe } from '../../circuit/probe';
 import { operatingPoint } from '../../circuit/sweep';

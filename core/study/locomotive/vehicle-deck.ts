@@ -1,4 +1,4 @@
-import { elementId } from '../../assembly/elements';
+import { elementId } from '../../assembly/element-id';
 import { lower } from '../../assembly/lower';
 import { writeDeck } from '../../circuit/deck/write';
 import { outputsOn } from '../../supply/decoder-output';
