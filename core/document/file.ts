@@ -1,11 +1,8 @@
+import { complaintOf, type FileComplaint } from './complaint';
 import { brokenReferences, FORMAT, layoutRecord, VERSION, type Layout } from './layout';
-import { migrations } from './migrations';
+import { migrated } from './migrations';
 
-/** One thing wrong with a file: where, and why. */
-export interface FileComplaint {
-  readonly path: string;
-  readonly reason: string;
-}
+export type { FileComplaint };
 
 export type ReadLayout =
   | { readonly ok: true; readonly layout: Layout; readonly migratedFrom: number | null }
@@ -27,6 +24,17 @@ function depthOf(value: unknown): number {
     depth++;
   }
   return depth;
+}
+
+/** Where a value holds an entry by the one name that no record can keep; null when nowhere. */
+function reservedId(value: unknown, path: readonly string[]): readonly string[] | null {
+  if (typeof value !== 'object' || value === null) return null;
+  for (const [key, entry] of Object.entries(value)) {
+    const here = [...path, key];
+    const found = key === '__proto__' ? here : reservedId(entry, here);
+    if (found) return found;
+  }
+  return null;
 }
 
 /**
@@ -63,12 +71,18 @@ export function checkLayout(raw: unknown): ReadLayout {
     );
   }
   if (depthOf(raw) > DEEPEST) return refuse('it is nested deeper than any layout');
-  let value: unknown = raw;
-  for (let v = version; v < VERSION; v++) value = migrations[v](value as Record<string, unknown>);
+  const reserved = reservedId(raw, []);
+  if (reserved) return refuse('“__proto__” cannot be the name of anything in a file', reserved.join('.'));
+  let value: unknown;
+  try {
+    value = migrated(raw as Record<string, unknown>, version);
+  } catch {
+    return refuse(`it says it is of version ${version}, but is not built like one`, 'version');
+  }
   const parsed = layoutRecord.safeParse(value);
   if (!parsed.success) {
-    const complaints = parsed.error.issues.map((i) => ({ path: i.path.join('.'), reason: i.message }));
-    return { ok: false, complaints: complaints.slice(0, MOST_COMPLAINTS) };
+    const issues = parsed.error.issues.slice(0, MOST_COMPLAINTS);
+    return { ok: false, complaints: issues.map((i) => complaintOf(i, value)) };
   }
   const broken = brokenReferences(parsed.data);
   if (broken.length > 0) {
@@ -83,7 +97,22 @@ export function checkLayout(raw: unknown): ReadLayout {
 const quoted = (value: unknown): string =>
   value === undefined ? 'missing' : `“${String(JSON.stringify(value)).slice(0, 40)}”`;
 
-/** Writes a layout as a file's text. */
+/** Names that come first in whatever has them. */
+const FIRST = ['format', 'version', 'order', 'kind', 'name', 'note'];
+const rank = (key: string): number => (FIRST.includes(key) ? FIRST.indexOf(key) : FIRST.length);
+
+/** The same value with its keys in one order, whatever order edits brought them in: entries as the person put them. */
+function arranged(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(arranged);
+  if (typeof value !== 'object' || value === null) return value;
+  const place = (entry: unknown): number => Number((entry as { order?: unknown } | null)?.order ?? 0) || 0;
+  const entries = Object.entries(value).sort(
+    ([a, x], [b, y]) => rank(a) - rank(b) || place(x) - place(y) || (a < b ? -1 : 1),
+  );
+  return Object.fromEntries(entries.map(([key, entry]) => [key, arranged(entry)]));
+}
+
+/** Writes a layout as a file's text. Two layouts that say the same are the same text. */
 export function writeLayout(layout: Layout): string {
-  return `${JSON.stringify(layout, null, 2)}\n`;
+  return `${JSON.stringify(arranged(layout), null, 2)}\n`;
 }

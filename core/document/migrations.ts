@@ -129,3 +129,13 @@ export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
   2: toThird,
   3: toFourth,
 };
+
+/**
+ * Brings a value of some version up to date, step by step; what it is not sure of it leaves for the
+ * check that follows.
+ */
+export function migrated(value: Plain, version: number): Plain {
+  let at = value;
+  for (let v = version; Object.hasOwn(migrations, v); v++) at = migrations[v](at);
+  return at;
+}

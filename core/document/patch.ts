@@ -1,4 +1,4 @@
-import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import type { Layout } from './layout';
 
 enablePatches();
@@ -25,12 +25,73 @@ export function change(layout: Layout, recipe: (draft: Draft<Layout>) => unknown
  * @throws Error naming the path when what a patch is about has gone
  */
 export function patched(layout: Layout, patches: readonly Patch[]): Layout {
-  for (const { path } of patches) {
-    let at: unknown = layout;
-    for (const step of path.slice(0, -1)) {
-      at = typeof at === 'object' && at !== null ? (at as Record<string | number, unknown>)[step] : undefined;
-    }
-    if (typeof at !== 'object' || at === null) throw new Error(`${path.join('.')} is no longer there`);
+  return changedBy(layout, patches).layout;
+}
+
+/**
+ * Applies patches to a layout and finds those that take back exactly what they did there. They mean
+ * what immer's mean, but any id may stand in a path: immer refuses a job called `constructor`.
+ * @throws Error naming the path when what a patch is about has gone
+ */
+export function changedBy(layout: Layout, patches: readonly Patch[]): Change {
+  let at: unknown = layout;
+  const inverse: Patch[] = [];
+  for (const patch of patches) {
+    if (patch.path.length === 0) {
+      inverse.unshift({ op: 'replace', path: [], value: at });
+      at = patch.value;
+    } else at = applied(at, patch, 0, inverse);
   }
-  return applyPatches(layout, patches as Patch[]);
+  return { layout: at as Layout, patches, inverse };
+}
+
+type Plain = Record<string | number, unknown>;
+
+/** A copy of what stands at a depth of a patch's path, with the patch applied; its inverse is put before the others. */
+function applied(at: unknown, patch: Patch, depth: number, inverse: Patch[]): unknown {
+  const { path } = patch;
+  const key = path[depth];
+  if (typeof at !== 'object' || at === null) throw new Error(`${path.join('.')} is no longer there`);
+  const last = depth === path.length - 1;
+  if (!last && !Object.hasOwn(at, key)) throw new Error(`${path.join('.')} is no longer there`);
+  if (Array.isArray(at)) {
+    const copy = [...(at as unknown[])];
+    if (last) patchArray(copy, patch, key, inverse);
+    else copy[Number(key)] = applied(copy[Number(key)], patch, depth + 1, inverse);
+    return copy;
+  }
+  const old: unknown = Object.hasOwn(at, key) ? (at as Plain)[key] : undefined;
+  if (!last) return { ...at, [key]: applied(old, patch, depth + 1, inverse) };
+  const was = Object.hasOwn(at, key);
+  if (patch.op === 'remove') {
+    if (was) inverse.unshift({ op: 'add', path, value: old });
+    return Object.fromEntries(Object.entries(at).filter(([k]) => k !== String(key)));
+  }
+  inverse.unshift(was ? { op: 'replace', path, value: old } : { op: 'remove', path });
+  return { ...at, [key]: patch.value };
+}
+
+function patchArray(
+  into: unknown[],
+  { op, path, value }: Patch,
+  key: string | number,
+  inverse: Patch[],
+): void {
+  const placed = (index: number): (string | number)[] => [...path.slice(0, -1), index];
+  if (key === 'length') {
+    const kept = Math.max(0, Math.min(into.length, Number(value)));
+    const gone = into.splice(kept);
+    inverse.unshift(...gone.map((value, i): Patch => ({ op: 'add', path: placed(kept + i), value })));
+    return;
+  }
+  const index = key === '-' ? into.length : Number(key);
+  if (op === 'add') {
+    into.splice(index, 0, value);
+    inverse.unshift({ op: 'remove', path: placed(index) });
+  } else if (index >= into.length) throw new Error(`${path.join('.')} is no longer there`);
+  else if (op === 'remove') inverse.unshift({ op: 'add', path, value: into.splice(index, 1)[0] });
+  else {
+    inverse.unshift({ op: 'replace', path, value: into[index] });
+    into[index] = value;
+  }
 }
