@@ -1,4 +1,4 @@
-import { ConfigProvider } from 'antd';
+import { App, ConfigProvider } from 'antd';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
@@ -35,6 +35,11 @@ const router = createBrowserRouter([
         path: 'train/:trainId',
         lazy: async () => ({ Component: (await import('./pages/train-page')).TrainPage }),
       },
+      { path: 'shelf', lazy: async () => ({ Component: (await import('./pages/shelf-page')).ShelfPage }) },
+      {
+        path: 'shelf/history',
+        lazy: async () => ({ Component: (await import('./pages/history-page')).HistoryPage }),
+      },
       { path: '*', element: <NotFound /> },
     ],
   },
@@ -43,9 +48,11 @@ const router = createBrowserRouter([
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <ConfigProvider theme={theme} button={{ autoInsertSpace: false }}>
-      <ErrorBoundary>
-        <RouterProvider router={router} />
-      </ErrorBoundary>
+      <App component={false}>
+        <ErrorBoundary>
+          <RouterProvider router={router} />
+        </ErrorBoundary>
+      </App>
     </ConfigProvider>
   </StrictMode>,
 );

@@ -57,7 +57,7 @@ export function randomEdit(layout: Layout, random: () => number): RandomEdit {
       label: 'A resistor out of the drawer',
       recipe: (d) => {
         const ids = Object.keys(d.drawer.resistors);
-        if (ids.length > 0) delete d.drawer.resistors[pick(ids)];
+        if (ids.length > 0) Reflect.deleteProperty(d.drawer.resistors, pick(ids));
       },
     }),
     () => ({
@@ -91,7 +91,10 @@ export function randomEdit(layout: Layout, random: () => number): RandomEdit {
         label: 'Place of a lamp',
         recipe: (d) => void (coachIn(d, coach.id).lamps[lamp.id].placeMillimetres = figure),
       }),
-      () => ({ label: 'A lamp out', recipe: (d) => void delete coachIn(d, coach.id).lamps[lamp.id] }),
+      () => ({
+        label: 'A lamp out',
+        recipe: (d) => void Reflect.deleteProperty(coachIn(d, coach.id).lamps, lamp.id),
+      }),
       () => ({
         label: 'Another lamp',
         recipe: (d) => {

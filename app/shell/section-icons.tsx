@@ -29,3 +29,13 @@ export function DrawerIcon() {
     </svg>
   );
 }
+
+/** Layouts that are kept: boxes on a shelf. */
+export function ShelfIcon() {
+  return (
+    <svg viewBox="0 0 28 28" aria-hidden="true">
+      <path d="M3 12.500h22M3 23h22M4.500 12.500V25M23.500 12.500V25" />
+      <path d="M6.500 12V5.500h6V12M14.500 12V7.500h7V12M8.500 22.500v-6h9v6" />
+    </svg>
+  );
+}

@@ -1,24 +1,29 @@
 import { RedoOutlined, SearchOutlined, UndoOutlined } from '@ant-design/icons';
-import { Alert, Button } from 'antd';
+import { Button } from 'antd';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { NavLink, Outlet, useMatch } from 'react-router';
+import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { inOrder } from '../../core/document/in-order';
-import { openLastOrDemo } from '../storage/opening';
-import { useAutosave, type SaveState } from '../storage/autosave';
+import { begin } from '../storage/session';
 import { useLayoutStore } from '../store/layout-store';
+import { useShelfStore } from '../store/shelf-store';
 import { ErrorBoundary } from './error-boundary';
 import { FileMenu } from './file-menu';
-import { BenchIcon, DrawerIcon, LineIcon } from './section-icons';
+import { Notices } from './notices';
+import { RefusalNote, watchPresses } from './refusal-note';
+import { BenchIcon, DrawerIcon, LineIcon, ShelfIcon } from './section-icons';
+import { useDrop, useImport } from './use-import';
+import { timeOf } from './when';
+import type { SaveState } from '../storage/keeper';
 import './shell.css';
 
 const Finder = lazy(() => import('./finder'));
 const Shortcuts = lazy(() => import('./shortcuts'));
 
 const savedText = (state: SaveState): string => {
-  if (state.kind === 'failed') return 'Not saved: export your work';
+  if (state.kind === 'failed' || state.kind === 'full') return 'Not saved';
   if (state.kind === 'saving') return 'Saving…';
   if (state.kind === 'idle') return '';
-  return `Saved ${state.at.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`;
+  return `Saved ${timeOf(state.at)}`;
 };
 
 /** The frame around every page: sections at the left, what is open at the top. */
@@ -27,15 +32,19 @@ export function Shell() {
   const past = useLayoutStore((s) => s.past);
   const future = useLayoutStore((s) => s.future);
   const { undo, redo } = useLayoutStore.getState();
-  const saved = useAutosave();
-  const [notice, setNotice] = useState<string | null>(null);
+  const saved = useShelfStore((s) => s.save);
+  const cards = useShelfStore((s) => s.cards);
+  const { take, shown } = useImport();
+  const dropping = useDrop(take);
+  const { pathname } = useLocation();
   const [panel, setPanel] = useState<'finder' | 'keys' | null>(null);
   const match = useMatch('/bench/:jobId/*');
   const jobId = match?.params.jobId;
   const job = jobId !== undefined && layout && Object.hasOwn(layout.jobs, jobId) ? layout.jobs[jobId] : null;
 
   useEffect(() => {
-    void openLastOrDemo().then(setNotice);
+    void begin();
+    return watchPresses();
   }, []);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -64,7 +73,7 @@ export function Shell() {
   return (
     <div className="shell">
       <nav className="sections" aria-label="Sections">
-        <NavLink to="/" end>
+        <NavLink to="/" end className={({ isActive }) => (isActive && !match ? 'active' : '')}>
           <LineIcon />
           Line
         </NavLink>
@@ -78,6 +87,10 @@ export function Shell() {
         <NavLink to="/drawer">
           <DrawerIcon />
           Drawer
+        </NavLink>
+        <NavLink to="/shelf">
+          <ShelfIcon />
+          Shelf
         </NavLink>
       </nav>
       <header className="topbar">
@@ -102,7 +115,10 @@ export function Shell() {
             </>
           )}
         </div>
-        <span className={saved.kind === 'failed' ? 'saved failed' : 'saved'} role="status">
+        <span
+          className={saved.kind === 'failed' || saved.kind === 'full' ? 'saved failed' : 'saved'}
+          role="status"
+        >
           {savedText(saved)}
         </span>
         <Button
@@ -119,7 +135,7 @@ export function Shell() {
           disabled={future.length === 0}
           onClick={redo}
         />
-        <FileMenu />
+        <FileMenu take={take} />
         <Button
           icon={<SearchOutlined />}
           aria-label="Find"
@@ -131,11 +147,21 @@ export function Shell() {
         </Button>
       </header>
       <div className="page">
-        {notice && <Alert type="warning" showIcon closable title={notice} onClose={() => setNotice(null)} />}
-        <ErrorBoundary>
-          {layout ? <Outlet /> : <p style={{ padding: 24 }}>Opening your layout…</p>}
+        <Notices />
+        {/* What one page could not show is not held against the next. */}
+        <ErrorBoundary key={pathname}>
+          {layout || pathname.startsWith('/shelf') ? (
+            <Outlet />
+          ) : (
+            <p style={{ padding: 24 }}>
+              {cards === null ? 'Opening your layout…' : 'No layout is open: choose one on the Shelf.'}
+            </p>
+          )}
         </ErrorBoundary>
       </div>
+      <RefusalNote />
+      {shown}
+      {dropping && <div className="dropping">Let go to add the file to the shelf</div>}
       <Suspense fallback={null}>
         {panel === 'finder' && <Finder onClose={() => setPanel(null)} />}
         {panel === 'keys' && <Shortcuts onClose={() => setPanel(null)} />}

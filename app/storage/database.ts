@@ -1,42 +1,171 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Layout } from '../../core/document/layout';
+import type { Step } from '../../core/document/history';
+import type { ClashPlace } from '../../core/document/merge';
+import type { LineSketch } from '../../core/study/line-sketch';
 
-interface Schema extends DBSchema {
-  layouts: { key: string; value: { readonly savedAt: number; readonly layout: Layout } };
+/** What the shelf shows of a layout without reading it. */
+export interface Card {
+  readonly id: string;
+  readonly name: string;
+  readonly scale: string;
+  readonly jobs: number;
+  readonly createdAt: number;
+  readonly changedAt: number;
+  /** Version of the file's schema it was last written with. */
+  readonly version: number;
+  /** Number of its newest step or kept state. */
+  readonly head: number;
+  /** Its newest kept state. */
+  readonly kept: { readonly seq: number; readonly at: number };
+  /** Room that it takes with its history. */
+  readonly bytes: number;
+  readonly putAway: boolean;
+  /** When it was thrown away; null while it was not. */
+  readonly deletedAt: number | null;
+  /** When it was last exported and at which step; null for never. */
+  readonly exported: { readonly at: number; readonly seq: number } | null;
+  readonly picture: LineSketch | null;
 }
 
-const CURRENT = 'current';
-const MOST_SNAPSHOTS = 10;
-/** A snapshot is kept at most this often. */
-const SNAPSHOT_EVERY_MS = 5 * 60 * 1000;
+/** A whole layout as it was after a step. */
+export interface KeptLayout {
+  readonly layoutId: string;
+  readonly seq: number;
+  readonly at: number;
+  readonly version: number;
+  /** As stored: still to be checked. */
+  readonly layout: unknown;
+  /** How it came to be, where no steps lead to it: undo does not go behind it. Null for one kept in passing. */
+  readonly origin: string | null;
+  /** What the person called it. */
+  readonly name: string | null;
+  /** What was done since the kept state before, for when its steps have been thinned out. */
+  readonly says: readonly string[];
+  readonly bytes: number;
+}
 
-let opened: Promise<IDBPDatabase<Schema>> | null = null;
+export type KeptStep = Step & { readonly layoutId: string; readonly seq: number };
 
-function database(): Promise<IDBPDatabase<Schema>> {
-  opened ??= openDB<Schema>('hazel-spark', 1, {
-    upgrade: (db) => {
-      db.createObjectStore('layouts');
+/** A change that did not go together with another window's: kept until the person has chosen. */
+export interface Choice {
+  readonly id: string;
+  readonly layoutId: string;
+  readonly at: number;
+  readonly step: Step;
+  readonly reason: string;
+  readonly places: readonly ClashPlace[];
+}
+
+export interface ShelfSchema extends DBSchema {
+  cards: { key: string; value: Card };
+  kept: { key: [string, number]; value: KeptLayout };
+  steps: { key: [string, number]; value: KeptStep };
+  choices: { key: string; value: Choice; indexes: { byLayout: string } };
+  settings: { key: string; value: unknown };
+}
+
+export type ShelfDatabase = IDBPDatabase<ShelfSchema>;
+
+export const DATABASE = 'hazel-spark';
+export const DATABASE_VERSION = 2;
+
+interface DatabaseEvents {
+  /** Another window holds the data open with an older program and does not let go. */
+  readonly blocked: () => void;
+  /** A newer program wants the data: this one has let go and may not write any more. */
+  readonly outdated: () => void;
+  /** The browser closed it, as when the site's data are cleared. */
+  readonly closed: () => void;
+}
+
+/** What the first version of the database held: one layout, and copies of it now and then. */
+interface FirstSchema extends DBSchema {
+  layouts: { key: string; value: { readonly savedAt: number; readonly layout: unknown } };
+}
+
+/** Opens the database, bringing an older one up to date. */
+export function openDatabase(events: DatabaseEvents): Promise<ShelfDatabase> {
+  return openDB<ShelfSchema>(DATABASE, DATABASE_VERSION, {
+    upgrade: async (db, from, _to, transaction) => {
+      db.createObjectStore('cards', { keyPath: 'id' });
+      db.createObjectStore('kept', { keyPath: ['layoutId', 'seq'] });
+      db.createObjectStore('steps', { keyPath: ['layoutId', 'seq'] });
+      db.createObjectStore('choices', { keyPath: 'id' }).createIndex('byLayout', 'layoutId');
+      db.createObjectStore('settings');
+      if (from === 0) return;
+      const first = db as unknown as IDBPDatabase<FirstSchema>;
+      // The stores of both versions stand side by side within this one transaction.
+      const old = (transaction as unknown as { objectStore: (n: string) => FirstStore }).objectStore(
+        'layouts',
+      );
+      const entries = await Promise.all(
+        (await old.getAllKeys()).map(async (key) => ({ key, ...(await old.get(key))! })),
+      );
+      // `current` is the newest, whatever the clock said of it.
+      entries.sort(
+        (a, b) => Number(a.key === 'current') - Number(b.key === 'current') || a.savedAt - b.savedAt,
+      );
+      const id = 'first-layout';
+      for (const [i, entry] of entries.entries()) {
+        const kept = keptLayout(id, i, entry.savedAt, entry.layout, 'Kept before there was a shelf');
+        await transaction.objectStore('kept').put(kept);
+        if (i === entries.length - 1) {
+          await transaction.objectStore('cards').put(cardOf(kept, entry.savedAt));
+          await transaction.objectStore('settings').put(id, 'open');
+        }
+      }
+      first.deleteObjectStore('layouts');
     },
+    blocked: events.blocked,
+    blocking: (_current, _wanted, event) => {
+      (event.target as IDBDatabase | null)?.close();
+      events.outdated();
+    },
+    terminated: events.closed,
   });
-  return opened;
 }
 
-/** The layout last saved in this browser, as it was stored: still to be checked. */
-export async function loadSaved(): Promise<unknown> {
-  return (await (await database()).get('layouts', CURRENT))?.layout;
+interface FirstStore {
+  readonly getAllKeys: () => Promise<string[]>;
+  readonly get: (key: string) => Promise<FirstSchema['layouts']['value'] | undefined>;
 }
 
-/** Saves the layout, and now and then keeps a snapshot of it. */
-export async function save(layout: Layout, savedAt: number): Promise<void> {
-  const transaction = (await database()).transaction('layouts', 'readwrite');
-  const { store } = transaction;
-  await store.put({ savedAt, layout }, CURRENT);
-  const snapshots = (await store.getAllKeys()).filter((k) => k.startsWith('snapshot ')).sort();
-  const newest = snapshots[snapshots.length - 1];
-  if (newest === undefined || savedAt - Number(newest.slice('snapshot '.length)) >= SNAPSHOT_EVERY_MS) {
-    await store.put({ savedAt, layout }, `snapshot ${savedAt}`);
-    for (const old of snapshots.slice(0, Math.max(0, snapshots.length + 1 - MOST_SNAPSHOTS)))
-      await store.delete(old);
-  }
-  await transaction.done;
+/** A layout as it is kept whole. What it holds is taken as it is. */
+export function keptLayout(
+  layoutId: string,
+  seq: number,
+  at: number,
+  layout: unknown,
+  origin: string | null,
+  says: readonly string[] = [],
+): KeptLayout {
+  const version = Number((layout as { version?: unknown } | null)?.version) || 0;
+  const bytes = JSON.stringify(layout)?.length ?? 0;
+  return { layoutId, seq, at, version, layout, origin, name: null, says, bytes };
 }
+
+/** What the shelf shows of a layout that may be of any shape. */
+export const facts = (layout: unknown): Pick<Card, 'name' | 'scale' | 'jobs'> => {
+  const { name, scale, jobs } = (layout ?? {}) as { name?: unknown; scale?: unknown; jobs?: unknown };
+  return {
+    name: typeof name === 'string' && name !== '' ? name : 'Without a name',
+    scale: typeof scale === 'string' ? scale : '',
+    jobs: typeof jobs === 'object' && jobs !== null ? Object.keys(jobs).length : 0,
+  };
+};
+
+/** A new card for a layout that is kept as its first state. */
+export const cardOf = (kept: KeptLayout, createdAt: number): Card => ({
+  id: kept.layoutId,
+  ...facts(kept.layout),
+  createdAt,
+  changedAt: kept.at,
+  version: kept.version,
+  head: kept.seq,
+  kept: { seq: kept.seq, at: kept.at },
+  bytes: kept.bytes,
+  putAway: false,
+  deletedAt: null,
+  exported: null,
+  picture: null,
+});

@@ -11,9 +11,9 @@ export function exportLayout(layout: Layout): void {
   saveFile(`${name}.hazel.json`, writeLayout(layout), 'application/json');
 }
 
-/** Hands a text to the person as a file. */
-export function saveFile(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a text, or bytes, to the person as a file. */
+export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>, type: string): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
 import { change } from '../../core/document/patch';
 import { useLayoutStore } from './layout-store';
+import type { Step } from '../../core/document/history';
 import { usualJobControls, useRunStore } from './run-store';
 
 const store = () => useLayoutStore.getState();
@@ -37,10 +38,25 @@ describe('edits as patches', () => {
     expect(store().past).toHaveLength(2);
   });
   test('an edit that changes nothing is no step, and no reason to save', () => {
-    const { revision } = store();
+    const steps: Step[] = [];
+    store().open(demo(), { keep: (step) => steps.push(step) });
     want(lux());
     expect(store().past).toEqual([]);
-    expect(store().revision).toBe(revision);
+    want(20);
+    store().undo();
+    expect(steps.map((s) => s.kind)).toEqual(['edit', 'undo']);
+    expect(steps[1]).toMatchObject({ entryId: steps[0].id, patches: steps[0].inverse });
+  });
+  test('what would leave a layout that cannot be read again is not made, and says why', () => {
+    const before = store().layout;
+    want(1e7);
+    expect(store().layout).toBe(before);
+    expect(store().refusal).toMatchObject({
+      label: 'Wanted light',
+      reason: expect.stringMatching(/at most 100000 lx/),
+    });
+    want(30);
+    expect(store().refusal).toBeNull();
   });
   test('a remedy whose path has gone says so, and nothing is changed', () => {
     const { patches } = change(
@@ -52,9 +68,9 @@ describe('edits as patches', () => {
     expect(store().apply('Fit', patches)).toMatch(/no longer there/);
     expect(store().layout).toBe(before);
   });
-  test('another layout in its place can be taken back', () => {
+  test('a state of before in its place is a step like any other', () => {
     const other = { ...demo(), name: 'Saltmarsh Halt' };
-    store().replace('Open', other);
+    store().apply('Back', [{ op: 'replace', path: [], value: other }]);
     expect(store().layout!.name).toBe('Saltmarsh Halt');
     store().undo();
     expect(store().layout).toEqual(demo());

@@ -1,104 +1,124 @@
 import { create } from 'zustand';
-import { change, patched, type Patch } from '../../core/document/patch';
+import { attempt, attemptPatches, type Attempt } from '../../core/document/gate';
+import { advanced, noStacks, type Entry, type Stacks, type Step } from '../../core/document/history';
+import type { Patch } from '../../core/document/patch';
 import type { Layout } from '../../core/document/layout';
 import type { Draft } from 'immer';
+import type { Choice } from '../storage/database';
 
-interface Entry {
+/** Why an edit was not made, for as long as it is shown beside what was pressed. */
+export interface Refusal {
   readonly label: string;
-  /** Edits with the same key that follow one another are one step back. */
-  readonly key: string | null;
-  readonly patches: readonly Patch[];
-  readonly inverse: readonly Patch[];
+  readonly reason: string;
 }
-
-/** Steps that can be taken back. */
-const MOST_ENTRIES = 300;
 
 interface LayoutStore {
   readonly layout: Layout | null;
-  /** Counts edits, so that storage knows when there is something to save. */
-  readonly revision: number;
+  /** What it is kept under; null for one that is not kept. */
+  readonly layoutId: string | null;
   readonly past: readonly Entry[];
   readonly future: readonly Entry[];
-  readonly open: (layout: Layout) => void;
+  /** Changes that did not go together with another window's. */
+  readonly choices: readonly Choice[];
+  readonly refusal: Refusal | null;
+  /** Opens a layout; every step made of it is handed to `keep`. */
+  readonly open: (layout: Layout, from?: Partial<OpenedFrom>) => void;
+  readonly close: () => void;
+  /** Another window's steps are in. */
+  readonly take: (layout: Layout, stacks: Stacks, choices: readonly Choice[] | null) => void;
+  readonly setChoices: (choices: readonly Choice[]) => void;
+  /** Makes an edit at the gate; one that is not made says why in `refusal`. Edits of one key that follow one another are one step back. */
   readonly edit: (label: string, recipe: (draft: Draft<Layout>) => void, key?: string) => void;
-  /** Applies patches, as a remedy has them; says why when their path has gone. */
+  /** The same for patches, as a remedy has them. @returns why it was not made; null when it was */
   readonly apply: (label: string, patches: readonly Patch[]) => string | null;
-  /** Puts another layout in place of this one; can be taken back. */
-  readonly replace: (label: string, layout: Layout) => void;
   readonly undo: () => void;
   readonly redo: () => void;
+  readonly dismiss: () => void;
 }
 
-/** The open layout, and every change to it as patches. */
+interface OpenedFrom {
+  readonly layoutId: string;
+  readonly stacks: Stacks;
+  readonly choices: readonly Choice[];
+  readonly keep: (step: Step) => void;
+}
+
+/** Tells the steps of this window from those of any other; needs no secure origin. */
+const windowName = Array.from(crypto.getRandomValues(new Uint8Array(6)), (b) => b.toString(16)).join('');
+let count = 0;
+const nextId = (): string => `${windowName}-${++count}`;
+
+/** The open layout, and every change to it as steps of its history. */
 export const useLayoutStore = create<LayoutStore>((set, get) => {
-  const push = (layout: Layout, entry: Entry): void => {
-    const { past, revision } = get();
-    const last = past[past.length - 1];
-    const joined =
-      entry.key !== null && last?.key === entry.key
-        ? {
-            ...entry,
-            patches: [...last.patches, ...entry.patches],
-            inverse: [...entry.inverse, ...last.inverse],
-          }
-        : null;
-    const next = joined ? [...past.slice(0, -1), joined] : [...past, entry];
-    set({ layout, past: next.slice(-MOST_ENTRIES), future: [], revision: revision + 1 });
+  let keep: (step: Step) => void = () => undefined;
+  /** The entry that edits of a key go on, as long as nothing else comes between. */
+  let drag: { readonly key: string; readonly entryId: string } | null = null;
+
+  const make = (step: Omit<Step, 'id' | 'at'> & { readonly id?: string }, layout: Layout): void => {
+    const { past, future } = get();
+    const whole: Step = { ...step, id: step.id ?? nextId(), at: Date.now() };
+    set({ layout, ...advanced({ past, future }, whole), refusal: null });
+    keep(whole);
+  };
+  const finish = (label: string, made: Attempt, key?: string): string | null => {
+    if (!made.ok) {
+      set({ refusal: { label, reason: made.reason } });
+      return made.reason;
+    }
+    const { layout, patches, inverse } = made.change;
+    if (patches.length === 0) return null;
+    const id = nextId();
+    const { past } = get();
+    const goesOn = drag !== null && drag.key === key && past[past.length - 1]?.id === drag.entryId;
+    const entryId = goesOn ? drag!.entryId : id;
+    drag = key === undefined ? null : { key, entryId };
+    make({ id, kind: 'edit', entryId, label, patches, inverse }, layout);
+    return null;
+  };
+  const step = (entry: Entry | undefined, kind: 'undo' | 'redo'): void => {
+    const { layout } = get();
+    if (!layout || !entry) return;
+    const [patches, inverse] =
+      kind === 'undo' ? [entry.inverse, entry.patches] : [entry.patches, entry.inverse];
+    const made = attemptPatches(layout, patches);
+    drag = null;
+    if (made.ok) make({ kind, entryId: entry.id, label: entry.label, patches, inverse }, made.change.layout);
+    else set({ refusal: { label: entry.label, reason: made.reason } });
   };
   return {
     layout: null,
-    revision: 0,
+    layoutId: null,
     past: [],
     future: [],
-    open: (layout) => set({ layout, past: [], future: [] }),
+    choices: [],
+    refusal: null,
+    open: (layout, from = {}) => {
+      keep = from.keep ?? (() => undefined);
+      drag = null;
+      set({
+        layout,
+        layoutId: from.layoutId ?? null,
+        ...(from.stacks ?? noStacks),
+        choices: from.choices ?? [],
+        refusal: null,
+      });
+    },
+    close: () => {
+      keep = () => undefined;
+      set({ layout: null, layoutId: null, ...noStacks, choices: [], refusal: null });
+    },
+    take: (layout, stacks, choices) => set({ layout, ...stacks, choices: choices ?? get().choices }),
+    setChoices: (choices) => set({ choices }),
     edit: (label, recipe, key) => {
       const { layout } = get();
-      if (!layout) return;
-      const made = change(layout, recipe);
-      if (made.patches.length > 0) push(made.layout, { label, key: key ?? null, ...made });
+      if (layout) finish(label, attempt(layout, recipe), key);
     },
     apply: (label, patches) => {
       const { layout } = get();
-      if (!layout) return 'No layout is open.';
-      try {
-        const next = patched(layout, patches);
-        const made = change(layout, (draft) => {
-          Object.assign(draft, next);
-        });
-        push(next, { label, key: null, patches, inverse: made.inverse });
-        return null;
-      } catch (error) {
-        return error instanceof Error ? error.message : String(error);
-      }
+      return layout ? finish(label, attemptPatches(layout, patches)) : 'No layout is open.';
     },
-    replace: (label, layout) => {
-      const { layout: old } = get();
-      const whole = (value: Layout): Patch[] => [{ op: 'replace', path: [], value }];
-      if (!old) get().open(layout);
-      else push(layout, { label, key: null, patches: whole(layout), inverse: whole(old) });
-    },
-    undo: () => {
-      const { layout, past, future, revision } = get();
-      const entry = past[past.length - 1];
-      if (!layout || !entry) return;
-      set({
-        layout: patched(layout, entry.inverse),
-        past: past.slice(0, -1),
-        future: [entry, ...future],
-        revision: revision + 1,
-      });
-    },
-    redo: () => {
-      const { layout, past, future, revision } = get();
-      const entry = future[0];
-      if (!layout || !entry) return;
-      set({
-        layout: patched(layout, entry.patches),
-        past: [...past, { ...entry, key: null }],
-        future: future.slice(1),
-        revision: revision + 1,
-      });
-    },
+    undo: () => step(get().past[get().past.length - 1], 'undo'),
+    redo: () => step(get().future[0], 'redo'),
+    dismiss: () => set({ refusal: null }),
   };
 });

@@ -18,6 +18,7 @@ import type { Layout } from '../../core/document/layout';
 import type { Patch } from '../../core/document/patch';
 import type { ComparedWay, FailedWay } from '../../core/study/compare';
 import type { CuttingStudy } from '../../core/study/cutting';
+import type { LineSketch } from '../../core/study/line-sketch';
 import type { LiveRun, RunControls, RunSample, RunStart } from '../../core/study/live-run';
 import type { Placing } from '../../core/study/place-lamps';
 import type { CarMatch } from '../../core/study/train';
@@ -154,6 +155,11 @@ const tasks = {
       return false;
     });
     return { patches, before, after };
+  },
+  /** The line at a glance, for a card on the shelf. */
+  async lineSketch(layout: Layout): Promise<LineSketch> {
+    const { lineSketch } = await import('../../core/study/line-sketch');
+    return lineSketch(layout);
   },
   async judgeVehicle(layout: Layout, jobId: string, onSupply?: string): Promise<Finding[]> {
     const { checkVehicle } = await import('../../core/finding/locomotive/check-vehicle');

@@ -38,7 +38,7 @@ const aloneNames: Readonly<Record<string, string>> = {
 };
 
 /** What a field is called in a sentence, and the symbol of its unit, from its name in the file. */
-function fieldWords(key: string): { name: string; symbol: string } {
+export function fieldName(key: string): { name: string; symbol: string } {
   const ending = /[A-Z][a-z]+$/.exec(key)?.[0] ?? '';
   const upper = key.charAt(0).toUpperCase() + key.slice(1);
   if (Object.hasOwn(aloneNames, key)) return { name: aloneNames[key], symbol: symbols[upper] };
@@ -56,11 +56,14 @@ const at = (value: unknown, path: Path): unknown =>
     value,
   );
 
-/** The innermost thing with a name of its own that a path leads through, as the person called it. */
+/** The innermost thing with a name of its own that a path leads through, as the person called it, and which part of it. */
 export function subjectOf(layout: unknown, path: Path): string | null {
   for (let depth = path.length - 1; depth > 0; depth--) {
     const name = (at(layout, path.slice(0, depth)) as { name?: unknown } | undefined)?.name;
-    if (typeof name === 'string' && name !== '') return `“${name.slice(0, 40)}”`;
+    if (typeof name !== 'string' || name === '') continue;
+    const part = path.slice(depth, -1).findLast((k) => typeof k === 'string');
+    const called = `“${name.slice(0, 40)}”`;
+    return part === undefined ? called : `${called}, ${fieldName(part).name.replaceAll('-', ' ')}`;
   }
   return null;
 }
@@ -127,7 +130,7 @@ function allowed(issue: Issue, symbol: string): string {
  */
 export function complaintOf(issue: Issue, raw: unknown): FileComplaint {
   const key = String(issue.path.findLast((k) => typeof k === 'string' && !/^\d+$/.test(k)) ?? 'the file');
-  const { name, symbol } = fieldWords(key);
+  const { name, symbol } = fieldName(key);
   const value = at(raw, issue.path);
   const subject = subjectOf(raw, issue.path);
   const stands =

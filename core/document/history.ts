@@ -51,16 +51,16 @@ export function advanced({ past, future }: Stacks, step: Step): Stacks {
       future: future.filter((e) => e.id !== id),
     };
   }
-  const last = past[past.length - 1];
-  if (last?.id !== id)
-    return { past: [...past, { id, label, patches, inverse }].slice(-MOST_ENTRIES), future: [] };
+  // Another window's entries may have come between the steps of a drag; they are about other things.
+  const begun = past.findLast((e) => e.id === id);
+  if (!begun) return { past: [...past, { id, label, patches, inverse }].slice(-MOST_ENTRIES), future: [] };
   const joined: Entry = {
     id,
     label,
-    patches: compacted([...last.patches, ...patches]),
-    inverse: compacted([...inverse, ...last.inverse]),
+    patches: compacted([...begun.patches, ...patches]),
+    inverse: compacted([...inverse, ...begun.inverse]),
   };
-  return { past: [...past.slice(0, -1), joined], future: [] };
+  return { past: [...past.filter((e) => e !== begun), joined], future: [] };
 }
 
 /** The same for many steps from the beginning. */

@@ -1,0 +1,326 @@
+import demo from '../../demo/brackwater-quay.hazel.json';
+import { checkLayout } from '../../core/document/file';
+import { emptyLayout } from '../../core/document/empty-layout';
+import { VERSION, type Layout } from '../../core/document/layout';
+import { useLayoutStore } from '../store/layout-store';
+import { useShelfStore } from '../store/shelf-store';
+import { openDatabase, type Card, type KeptLayout, type KeptStep } from './database';
+import { LayoutKeeper, type Message } from './keeper';
+import { reminderDue } from './reminder';
+import { Shelf, type Opened } from './shelf';
+
+const CHANNEL = 'hazel-spark';
+/** The layout this window had open, kept for its reload. */
+const OPEN_HERE = 'hazel-open';
+
+let opening: Promise<Shelf> | null = null;
+let keeper: LayoutKeeper | null = null;
+const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
+const tell = (message: Message): void => channel?.postMessage(message);
+const state = useShelfStore.getState().set;
+
+/** The demo layout, checked like any other file. */
+export function demoLayout(): Layout {
+  const read = checkLayout(structuredClone(demo));
+  if (!read.ok)
+    throw new Error(`the demo layout is broken: ${read.complaints[0].path} ${read.complaints[0].reason}`);
+  return read.layout;
+}
+
+/** The shelf; it is opened at the first call, and anew after the browser has closed it. */
+export function shelf(): Promise<Shelf> {
+  opening ??= openDatabase({
+    blocked: () => state({ trouble: { kind: 'blocked' } }),
+    outdated: () => outdated(),
+    closed: () => (opening = null),
+  }).then(
+    (db) => {
+      if (useShelfStore.getState().trouble?.kind === 'blocked') state({ trouble: null });
+      db.addEventListener('close', () => (opening = null));
+      return new Shelf(db);
+    },
+    (error: unknown) => {
+      opening = null;
+      if (error instanceof DOMException && error.name === 'VersionError') outdated();
+      throw error;
+    },
+  );
+  return opening;
+}
+
+function outdated(): void {
+  keeper?.stop();
+  state({ trouble: { kind: 'outdated' } });
+}
+
+/** A new id on the shelf. */
+const newId = (): string => {
+  const parts = crypto.getRandomValues(new Uint8Array(8));
+  return Array.from(parts, (b) => b.toString(16).padStart(2, '0')).join('');
+};
+
+/** Reads the cards anew, here and in other windows. */
+async function refresh(everywhere = true): Promise<void> {
+  const cards = await (await shelf()).cards();
+  state({ cards });
+  if (everywhere) tell({ kind: 'shelf' });
+}
+
+function hear(message: Message): void {
+  if (message.kind === 'steps') {
+    if (keeper?.layoutId === message.layoutId) keeper.heard(message.steps);
+  } else if (message.kind === 'hello') {
+    if (message.version > VERSION) outdated();
+    else if (message.version < VERSION) tell({ kind: 'hello', version: VERSION });
+  } else void refresh(false).catch(() => undefined);
+}
+
+let begun: Promise<void> | null = null;
+/** Opens what this window, or this browser, had open last; the demo in a browser that never had anything. */
+export function begin(): Promise<void> {
+  begun ??= beginOnce();
+  return begun;
+}
+
+async function beginOnce(): Promise<void> {
+  if (channel) channel.onmessage = (event: MessageEvent<Message>) => hear(event.data);
+  tell({ kind: 'hello', version: VERSION });
+  // Where windows cannot talk, coming back to one is when it looks.
+  addEventListener('focus', () => keeper?.lookAgain());
+  addEventListener('beforeunload', (event) => {
+    if (keeper?.waits) event.preventDefault();
+  });
+  let mine: Shelf;
+  try {
+    mine = await shelf();
+  } catch (error) {
+    if (useShelfStore.getState().trouble?.kind === 'outdated') return;
+    const reason = error instanceof Error ? error.message : String(error);
+    state({ trouble: { kind: 'absent', reason }, cards: [] });
+    useLayoutStore.getState().open(demoLayout());
+    return;
+  }
+  await mine.emptyBin(Date.now());
+  const cards = await mine.cards();
+  state({ cards });
+  if (cards.length === 0) {
+    await addLayout(demoLayout(), 'The demo');
+    return;
+  }
+  const there = new Set(cards.filter((c) => c.deletedAt === null).map((c) => c.id));
+  const wanted = [sessionStorage.getItem(OPEN_HERE), await mine.setting('open')];
+  const id = wanted.find((w): w is string => typeof w === 'string' && there.has(w));
+  if (id !== undefined) await openLayout(id);
+}
+
+/** Opens a layout of the shelf in this window. One that does not validate stays as it is, and it is said why. */
+export async function openLayout(id: string): Promise<boolean> {
+  const mine = await shelf();
+  await leave();
+  const opened = await mine.open(id, Date.now());
+  if (!opened.ok) {
+    const { complaints, card } = opened;
+    state({ notOpened: { id, name: card.name, complaints } });
+    useLayoutStore.getState().close();
+    return false;
+  }
+  show(opened);
+  await mine.set('open', id);
+  void mine.thin(id, Date.now()).then(
+    () => refresh(false),
+    () => undefined,
+  );
+  return true;
+}
+
+function show(opened: Opened & { readonly ok: true }): void {
+  const { card, layout, seq, stacks, choices } = opened;
+  const mine = new LayoutKeeper(card.id, { layout, seq }, stacks, {
+    shelf,
+    send: (message) => {
+      tell(message);
+      void afterWrite();
+    },
+    now: Date.now,
+    onMerged: (merged, newStacks, newChoices) => {
+      useLayoutStore.getState().take(merged, newStacks, newChoices);
+      void refresh(false).catch(() => undefined);
+    },
+    onState: (save) => state({ save }),
+    onOutdated: outdated,
+  });
+  keeper = mine;
+  sessionStorage.setItem(OPEN_HERE, card.id);
+  state({ notOpened: null, save: { kind: 'idle' }, remind: false });
+  useLayoutStore
+    .getState()
+    .open(layout, { layoutId: card.id, stacks, choices, keep: (step) => mine.add(step) });
+}
+
+let asked = false;
+/** What is due when something has been written: the cards, the reminder, and once the wish to be kept. */
+async function afterWrite(): Promise<void> {
+  if (!asked) {
+    asked = true;
+    // Only where the browser offers it: a secure origin.
+    await navigator.storage?.persist?.().catch(() => false);
+  }
+  if (refreshing) clearTimeout(refreshing);
+  refreshing = setTimeout(() => void settle().catch(() => undefined), 2000);
+}
+let refreshing: ReturnType<typeof setTimeout> | null = null;
+
+/** After a while of quiet: cards, the small picture, and whether an export is due. */
+async function settle(): Promise<void> {
+  const { layout, layoutId } = useLayoutStore.getState();
+  const mine = await shelf();
+  if (layout && layoutId !== null) {
+    await drawPicture(layoutId, layout);
+    const card = (await mine.cards()).find((c) => c.id === layoutId);
+    if (card && (await reminderDue(mine, card, Date.now()))) state({ remind: true });
+  }
+  await refresh();
+}
+
+/** Sketches the line of a layout for its card, beside the interface. */
+async function drawPicture(id: string, layout: Layout): Promise<void> {
+  const { StudyRunner } = await import('../workers/use-task');
+  const runner = new StudyRunner();
+  try {
+    const picture = await runner.run((tasks) => tasks.lineSketch(layout));
+    await (await shelf()).mark(id, { picture });
+  } finally {
+    runner.stop();
+  }
+}
+
+/**
+ * Writes what waits of the open layout and lets go of it.
+ * @throws Error when it cannot be written: letting go would lose it
+ */
+async function leave(): Promise<void> {
+  await keeper?.settled();
+  if (keeper?.waits)
+    throw new Error('The open layout could not be saved yet: export it first, or make room.');
+  keeper?.stop();
+  keeper = null;
+}
+
+interface AddWays {
+  readonly history?: { readonly kept: readonly KeptLayout[]; readonly steps: readonly KeptStep[] } | null;
+  readonly open?: boolean;
+}
+
+/** Adds a layout to the shelf and, unless told otherwise, opens it. Where nothing is kept it is only opened. */
+export async function addLayout(
+  layout: Layout,
+  origin: string,
+  { history = null, open = true }: AddWays = {},
+): Promise<void> {
+  if (useShelfStore.getState().trouble?.kind === 'absent') {
+    useLayoutStore.getState().open(layout);
+    return;
+  }
+  const mine = await shelf();
+  const card = await mine.add(newId(), layout, origin, Date.now(), history);
+  if (open) await openLayout(card.id);
+  await refresh();
+  void drawPicture(card.id, layout)
+    .then(() => refresh())
+    .catch(() => undefined);
+}
+
+export const newLayout = (): Promise<void> => addLayout(emptyLayout('My layout'), 'Begun empty');
+export const freshDemo = (): Promise<void> => addLayout(demoLayout(), 'The demo');
+
+/** Adds a copy of a layout as it is now, without its history. */
+export async function duplicate(id: string): Promise<void> {
+  const opened = await (await shelf()).open(id, Date.now());
+  if (!opened.ok) throw new Error('A layout that cannot be opened cannot be duplicated.');
+  const { layout } = opened;
+  await addLayout({ ...layout, name: `${layout.name.slice(0, 113)} (copy)` }, `Copied from ${layout.name}`);
+}
+
+/** Renames a layout: a step of its history like any other. */
+export async function rename(id: string, name: string): Promise<void> {
+  const label = 'Name of the layout';
+  if (useLayoutStore.getState().layoutId === id) {
+    useLayoutStore.getState().edit(label, (draft) => void (draft.name = name));
+    await keeper?.settled();
+  } else {
+    const mine = await shelf();
+    const opened = await mine.open(id, Date.now());
+    if (!opened.ok) throw new Error('A layout that cannot be opened cannot be renamed.');
+    const stepId = newId();
+    const step = {
+      id: stepId,
+      kind: 'edit' as const,
+      entryId: stepId,
+      label,
+      at: Date.now(),
+      patches: [{ op: 'replace' as const, path: ['name'], value: name }],
+      inverse: [{ op: 'replace' as const, path: ['name'], value: opened.layout.name }],
+    };
+    const done = await mine.commit(id, opened, [step], [], Date.now());
+    if (done.kind === 'written') tell({ kind: 'steps', layoutId: id, steps: done.kept });
+  }
+  await refresh();
+}
+
+/** Changes what a card says: put away, thrown away, exported. */
+export async function mark(
+  id: string,
+  change: Partial<Pick<Card, 'putAway' | 'deletedAt' | 'exported'>>,
+): Promise<void> {
+  const mine = await shelf();
+  await mine.mark(id, change);
+  if (typeof change.deletedAt === 'number' && useLayoutStore.getState().layoutId === id) {
+    await leave();
+    sessionStorage.removeItem(OPEN_HERE);
+    useLayoutStore.getState().close();
+  }
+  await refresh();
+}
+
+/** Takes a layout off the shelf for good. */
+export async function erase(id: string): Promise<void> {
+  await (await shelf()).erase(id);
+  await refresh();
+}
+
+/** Says that the open layout was exported as it is now. */
+export async function exported(): Promise<void> {
+  const { layoutId } = useLayoutStore.getState();
+  state({ remind: false });
+  if (layoutId !== null && keeper) await mark(layoutId, { exported: { at: Date.now(), seq: keeper.seq } });
+}
+
+/** Takes a choice between two windows: one's own change is made now, or let go. */
+export async function choose(choiceId: string, take: 'mine' | 'theirs'): Promise<string | null> {
+  const { choices, apply, setChoices } = useLayoutStore.getState();
+  const choice = choices.find((c) => c.id === choiceId);
+  if (!choice) return null;
+  if (take === 'mine') {
+    const refused = apply(choice.step.label, choice.step.patches);
+    if (refused !== null) return refused;
+    await keeper?.settled();
+  }
+  await (await shelf()).chosen(choiceId);
+  setChoices(useLayoutStore.getState().choices.filter((c) => c.id !== choiceId));
+  return null;
+}
+
+/** The open layout as another state of its history had it, as a new step. */
+export function restore(layout: Layout, says: string): string | null {
+  return useLayoutStore.getState().apply(says, [{ op: 'replace', path: [], value: layout }]);
+}
+
+/** Makes room: thins out what is older than a week in every layout. @returns the room it then takes, in bytes */
+export async function makeRoom(): Promise<number> {
+  const mine = await shelf();
+  let bytes = 0;
+  for (const card of await mine.cards()) bytes += await mine.thin(card.id, Date.now(), 7);
+  keeper?.lookAgain();
+  await refresh();
+  return bytes;
+}

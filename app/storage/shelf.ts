@@ -1,0 +1,383 @@
+import { checkLayout, type FileComplaint } from '../../core/document/file';
+import {
+  MOST_ENTRIES,
+  noStacks,
+  replayed,
+  stacksOf,
+  type Stacks,
+  type Step,
+} from '../../core/document/history';
+import { VERSION, type Layout } from '../../core/document/layout';
+import { merged, type Clash } from '../../core/document/merge';
+import { labelsOf } from '../../core/document/versions';
+import { thinnedOut } from '../../core/document/thinning';
+import {
+  cardOf,
+  facts,
+  keptLayout,
+  type Card,
+  type Choice,
+  type KeptLayout,
+  type KeptStep,
+  type ShelfDatabase,
+  type ShelfSchema,
+} from './database';
+import type { IDBPTransaction } from 'idb';
+
+/** Steps after which, or time after which, a layout is kept whole again. */
+const KEEP_EVERY_STEPS = 50;
+const KEEP_EVERY_MS = 10 * 60 * 1000;
+/** How long a layout that was thrown away can be taken back. */
+export const BIN_DAYS = 30;
+const DAY = 24 * 3600 * 1000;
+/** Steps older than this are thinned out; kept states tell what was. */
+const STEP_DAYS = 30;
+
+/** A layout as the shelf opens it, or why it cannot be. */
+export type Opened =
+  | {
+      readonly ok: true;
+      readonly card: Card;
+      readonly layout: Layout;
+      readonly seq: number;
+      readonly stacks: Stacks;
+      readonly choices: readonly Choice[];
+    }
+  | {
+      readonly ok: false;
+      readonly card: Card;
+      readonly complaints: readonly FileComplaint[];
+      /** As it is stored. */
+      readonly raw: unknown;
+      /** The newest state before that is sound; null when there is none. */
+      readonly sound: { readonly seq: number; readonly at: number; readonly layout: Layout } | null;
+    };
+
+/** A layout and the number of the newest step it holds. */
+export interface Known {
+  readonly layout: Layout;
+  readonly seq: number;
+}
+
+export type Committed =
+  | {
+      readonly kind: 'written';
+      readonly card: Card;
+      readonly theirs: readonly KeptStep[];
+      readonly kept: readonly KeptStep[];
+      readonly clashes: readonly Clash[];
+      readonly layout: Layout;
+      /** All that are open, where another window's steps came between; else null. */
+      readonly choices: readonly Choice[] | null;
+    }
+  /** A newer program has written it: this one may not. */
+  | { readonly kind: 'outdated' }
+  /** It is not there any more, as after the site's data were cleared. */
+  | { readonly kind: 'missing' };
+
+type Writing = IDBPTransaction<
+  ShelfSchema,
+  ('cards' | 'kept' | 'steps' | 'choices' | 'settings')[],
+  'readwrite'
+>;
+
+const stores = ['cards', 'kept', 'steps', 'choices', 'settings'] as const;
+/** Of one layout, from a step on. */
+const from = (layoutId: string, seq: number, to = Infinity): IDBKeyRange =>
+  IDBKeyRange.bound([layoutId, seq], [layoutId, to]);
+
+/** Written when the machine's disc has it, so that a power cut takes the last edit at most. */
+const writing = (db: ShelfDatabase): Writing =>
+  db.transaction([...stores], 'readwrite', { durability: 'strict' }) as Writing;
+
+/** Every layout kept in this browser. */
+export class Shelf {
+  constructor(private readonly db: ShelfDatabase) {}
+
+  cards(): Promise<Card[]> {
+    return this.db.getAll('cards');
+  }
+
+  setting(name: string): Promise<unknown> {
+    return this.db.get('settings', name);
+  }
+
+  async set(name: string, value: unknown): Promise<void> {
+    await this.db.put('settings', value, name);
+  }
+
+  /** Adds a layout, whole. @returns its card */
+  async add(
+    id: string,
+    layout: unknown,
+    origin: string,
+    at: number,
+    history: { readonly kept: readonly KeptLayout[]; readonly steps: readonly KeptStep[] } | null = null,
+  ): Promise<Card> {
+    const transaction = writing(this.db);
+    const last = history?.kept[history.kept.length - 1];
+    const head = history
+      ? Math.max(...history.kept.map((k) => k.seq), ...history.steps.map((s) => s.seq))
+      : 0;
+    // Without a history, or where the last kept state lies behind it, the layout itself is one.
+    const own =
+      !last || last.seq < head || !history
+        ? keptLayout(id, history ? head + 1 : 0, at, layout, origin)
+        : last;
+    const all = history ? [...history.kept.filter((k) => k !== own), own] : [own];
+    for (const k of all) await transaction.objectStore('kept').put({ ...k, layoutId: id });
+    for (const s of history?.steps ?? []) await transaction.objectStore('steps').put({ ...s, layoutId: id });
+    const bytes =
+      all.reduce((sum, k) => sum + k.bytes, 0) +
+      (history?.steps ?? []).reduce((sum, s) => sum + JSON.stringify(s).length, 0);
+    const card: Card = { ...cardOf({ ...own, layoutId: id }, all[0].at), changedAt: at, bytes };
+    await transaction.objectStore('cards').put(card);
+    await transaction.done;
+    return card;
+  }
+
+  /** Changes what the card of a layout says; does nothing when it is gone. */
+  async mark(id: string, change: Partial<Omit<Card, 'id' | 'head'>>): Promise<void> {
+    const transaction = this.db.transaction('cards', 'readwrite');
+    const card = await transaction.store.get(id);
+    if (card) await transaction.store.put({ ...card, ...change });
+    await transaction.done;
+  }
+
+  /** Takes a layout away for good, with its history. */
+  async erase(id: string): Promise<void> {
+    const transaction = writing(this.db);
+    await transaction.objectStore('cards').delete(id);
+    await transaction.objectStore('kept').delete(from(id, -Infinity));
+    await transaction.objectStore('steps').delete(from(id, -Infinity));
+    for (const key of await transaction.objectStore('choices').index('byLayout').getAllKeys(id))
+      await transaction.objectStore('choices').delete(key);
+    await transaction.done;
+  }
+
+  /** Takes away for good what has lain in the bin long enough. */
+  async emptyBin(now: number): Promise<void> {
+    for (const card of await this.cards())
+      if (card.deletedAt !== null && now - card.deletedAt > BIN_DAYS * DAY) await this.erase(card.id);
+  }
+
+  choices(layoutId: string): Promise<Choice[]> {
+    return this.db.getAllFromIndex('choices', 'byLayout', layoutId);
+  }
+
+  async chosen(choiceId: string): Promise<void> {
+    await this.db.delete('choices', choiceId);
+  }
+
+  /**
+   * Opens a layout as it is after its newest step. What an older program wrote is brought up to date
+   * and kept as it was besides; what does not validate is left as it stands.
+   */
+  async open(id: string, now: number): Promise<Opened> {
+    const card = await this.db.get('cards', id);
+    if (!card) throw new Error('This layout is not on the shelf any more.');
+    let raw: unknown;
+    try {
+      raw = await this.stateAt(id, card.head);
+    } catch (error) {
+      const reason = error instanceof Error ? error.message : String(error);
+      return this.broken(card, null, [{ path: '', reason: `its history does not fit together: ${reason}` }]);
+    }
+    const read = checkLayout(raw);
+    if (!read.ok) return this.broken(card, raw, read.complaints);
+    if (read.migratedFrom !== null) {
+      const kept = keptLayout(
+        id,
+        card.head + 1,
+        now,
+        read.layout,
+        `Brought up to version ${VERSION} of the file`,
+      );
+      const next = {
+        ...card,
+        version: VERSION,
+        head: kept.seq,
+        kept: { seq: kept.seq, at: now },
+        bytes: card.bytes + kept.bytes,
+      };
+      const transaction = writing(this.db);
+      // Another window may have done it, or gone on, meanwhile.
+      const there = await transaction.objectStore('cards').get(id);
+      if (there?.head === card.head) {
+        await transaction.objectStore('kept').put(kept);
+        await transaction.objectStore('cards').put(next);
+      }
+      await transaction.done;
+      if (there?.head !== card.head) return this.open(id, now);
+      return {
+        ok: true,
+        card: next,
+        layout: read.layout,
+        seq: kept.seq,
+        stacks: noStacks,
+        choices: await this.choices(id),
+      };
+    }
+    return {
+      ok: true,
+      card,
+      layout: read.layout,
+      seq: card.head,
+      stacks: stacksOf(await this.stepsSinceOrigin(id, card.head)),
+      choices: await this.choices(id),
+    };
+  }
+
+  /** Steps that undo can go back over: those since the layout last came whole from elsewhere, as far as they are wanted. */
+  private async stepsSinceOrigin(id: string, head: number): Promise<KeptStep[]> {
+    const steps = await this.db.getAll('steps', from(id, head - 2 * MOST_ENTRIES, head));
+    let origin = -Infinity;
+    let cursor = await this.db.transaction('kept').store.openCursor(from(id, -Infinity, head), 'prev');
+    for (; cursor; cursor = await cursor.continue()) {
+      if (cursor.value.origin === null) continue;
+      origin = cursor.value.seq;
+      break;
+    }
+    return steps.filter((s) => s.seq > origin);
+  }
+
+  private async broken(card: Card, raw: unknown, complaints: readonly FileComplaint[]): Promise<Opened> {
+    let cursor = await this.db.transaction('kept').store.openCursor(from(card.id, -Infinity), 'prev');
+    for (; cursor; cursor = await cursor.continue()) {
+      const { seq, at, layout } = cursor.value;
+      const read = checkLayout(layout);
+      if (read.ok) return { ok: false, card, complaints, raw, sound: { seq, at, layout: read.layout } };
+    }
+    return { ok: false, card, complaints, raw, sound: null };
+  }
+
+  /** A layout as it was after a step, as stored. @throws Error when it has been thinned out, or steps do not fit */
+  async stateAt(id: string, seq: number): Promise<unknown> {
+    const cursor = await this.db.transaction('kept').store.openCursor(from(id, -Infinity, seq), 'prev');
+    if (!cursor) throw new Error('this state is not kept any more');
+    const { seq: start, layout } = cursor.value;
+    const steps = start < seq ? await this.db.getAll('steps', from(id, start + 1, seq)) : [];
+    if (steps.length !== seq - start) throw new Error('this state is not kept any more');
+    return replayed(layout as Layout, steps);
+  }
+
+  /** All that is kept of a layout's past. */
+  async history(id: string): Promise<{ readonly kept: KeptLayout[]; readonly steps: KeptStep[] }> {
+    const transaction = this.db.transaction(['kept', 'steps']);
+    const [kept, steps] = await Promise.all([
+      transaction.objectStore('kept').getAll(from(id, -Infinity)),
+      transaction.objectStore('steps').getAll(from(id, -Infinity)),
+    ]);
+    return { kept, steps };
+  }
+
+  /** Gives a state a name, or takes it away; a named one is kept whole, for good. */
+  async nameState(id: string, seq: number, name: string | null, at: number): Promise<void> {
+    const layout = await this.stateAt(id, seq);
+    const transaction = writing(this.db);
+    const kept = await transaction.objectStore('kept').get([id, seq]);
+    const card = await transaction.objectStore('cards').get(id);
+    const next = { ...(kept ?? keptLayout(id, seq, at, layout, null)), name };
+    await transaction.objectStore('kept').put(next);
+    if (card && !kept)
+      await transaction.objectStore('cards').put({ ...card, bytes: card.bytes + next.bytes });
+    await transaction.done;
+  }
+
+  /**
+   * Writes own steps behind the newest there are; what other windows wrote first is merged with them.
+   * All of it happens or none.
+   * @param refused clashes found since, to be written with them
+   * @param known the layout without the own steps, as this window last had it from here
+   */
+  async commit(
+    id: string,
+    known: Known,
+    mine: readonly Step[],
+    refused: readonly Clash[],
+    at: number,
+  ): Promise<Committed> {
+    const transaction = writing(this.db);
+    const cards = transaction.objectStore('cards');
+    const card = await cards.get(id);
+    if (!card) return { kind: 'missing' };
+    if (card.version > VERSION) return { kind: 'outdated' };
+    const steps = transaction.objectStore('steps');
+    const theirs = card.head > known.seq ? await steps.getAll(from(id, known.seq + 1, card.head)) : [];
+    const there = replayed(known.layout, theirs);
+    const { layout, kept, clashes } = merged(there, theirs, mine);
+    const written = kept.map((step, i): KeptStep => ({ ...step, layoutId: id, seq: card.head + 1 + i }));
+    let bytes = card.bytes;
+    for (const step of written) {
+      bytes += JSON.stringify(step).length;
+      await steps.add(step);
+    }
+    const open = transaction.objectStore('choices');
+    for (const clash of [...refused, ...clashes])
+      await open.put({ id: clash.step.id, layoutId: id, at, ...clash });
+    const head = card.head + written.length;
+    let next: Card = { ...card, head };
+    if (written.length > 0) {
+      const due = head - card.kept.seq >= KEEP_EVERY_STEPS || at - card.kept.at >= KEEP_EVERY_MS;
+      if (due) {
+        const before = await steps.getAll(from(id, card.kept.seq + 1, head));
+        const whole = keptLayout(id, head, at, layout, null, labelsOf(before));
+        await transaction.objectStore('kept').put(whole);
+        bytes += whole.bytes;
+      }
+      next = { ...next, ...facts(layout), changedAt: at, bytes, kept: due ? { seq: head, at } : card.kept };
+      await cards.put(next);
+    }
+    const apart = theirs.length + clashes.length + refused.length > 0;
+    const choices = apart ? await open.index('byLayout').getAll(id) : null;
+    await transaction.done;
+    return { kind: 'written', card: next, theirs, kept: written, clashes, layout, choices };
+  }
+
+  /**
+   * Thins out a layout's history: kept states by their age, and steps older than some days.
+   * @returns the room it then takes
+   */
+  async thin(id: string, now: number, stepDays = STEP_DAYS): Promise<number> {
+    const oldest = now - stepDays * DAY;
+    const { steps: all } = await this.history(id);
+    const lastOld = all.findLast((s) => s.at < oldest);
+    if (lastOld) await this.keepState(id, lastOld.seq, lastOld.at);
+    const transaction = writing(this.db);
+    const kept = transaction.objectStore('kept');
+    const states = await kept.getAll(from(id, -Infinity));
+    const newest = states.reduce((a, b) => (b.origin !== null ? b : a), states[0]);
+    // The state that the first remaining step begins from has to stay too.
+    const first = all.find((s) => s.seq > (lastOld?.seq ?? -1));
+    const base = first && states.findLast((s) => s.seq < first.seq);
+    const anchors = new Set([lastOld?.seq, base?.seq, newest?.seq]);
+    const going = thinnedOut(
+      states.map((s) => ({ seq: s.seq, at: s.at, forGood: s.name !== null || anchors.has(s.seq) })),
+      now,
+    );
+    for (const seq of going) await kept.delete([id, seq]);
+    if (lastOld) await transaction.objectStore('steps').delete(from(id, -Infinity, lastOld.seq));
+    const rest = await kept.getAll(from(id, -Infinity));
+    const steps = await transaction.objectStore('steps').getAll(from(id, -Infinity));
+    const bytes =
+      rest.reduce((sum, k) => sum + k.bytes, 0) + steps.reduce((sum, s) => sum + JSON.stringify(s).length, 0);
+    const card = await transaction.objectStore('cards').get(id);
+    if (card) {
+      const last = rest[rest.length - 1];
+      await transaction.objectStore('cards').put({ ...card, bytes, kept: { seq: last.seq, at: last.at } });
+    }
+    await transaction.done;
+    return bytes;
+  }
+
+  /** Keeps a state whole where it is not yet. */
+  private async keepState(id: string, seq: number, at: number): Promise<void> {
+    if (await this.db.get('kept', [id, seq])) return;
+    const layout = await this.stateAt(id, seq);
+    const before = await this.db.getAll('steps', from(id, -Infinity, seq));
+    await this.db.add(
+      'kept',
+      keptLayout(id, seq, at, layout, null, labelsOf(before.slice(-KEEP_EVERY_STEPS))),
+    );
+  }
+}

@@ -1,0 +1,40 @@
+/** A kept state of a layout, as far as thinning out needs to know it. */
+export interface KeptState {
+  readonly seq: number;
+  readonly at: number;
+  /** The person gave it a name, or undo cannot go behind it: kept for good. */
+  readonly forGood: boolean;
+}
+
+const HOUR = 3600 * 1000;
+const DAY = 24 * HOUR;
+
+/** How far apart kept states of some age may lie: all of a day, hourly for a week, daily for two months, then weekly. */
+const spacing: readonly { readonly until: number; readonly apart: number }[] = [
+  { until: DAY, apart: 0 },
+  { until: 7 * DAY, apart: HOUR },
+  { until: 60 * DAY, apart: DAY },
+  { until: Infinity, apart: 7 * DAY },
+];
+
+/**
+ * Which kept states go, so that old ones lie further apart than new ones. Of each stretch of time the
+ * newest stays; the newest of all and what is kept for good always stay.
+ * @param now the person's clock, in milliseconds since 1970
+ * @returns their `seq`
+ */
+export function thinnedOut(states: readonly KeptState[], now: number): number[] {
+  const newestFirst = [...states].sort((a, b) => b.seq - a.seq);
+  const kept = new Set<string>();
+  return newestFirst
+    .filter((state, i) => {
+      const age = Math.max(0, now - state.at);
+      const { apart } = spacing.find((s) => age < s.until)!;
+      if (i === 0 || state.forGood || apart === 0) return false;
+      const stretch = `${apart} ${Math.floor(state.at / apart)}`;
+      if (kept.has(stretch)) return true;
+      kept.add(stretch);
+      return false;
+    })
+    .map((s) => s.seq);
+}
