@@ -6,40 +6,63 @@ import { trainInrush } from '../core/study/train-inrush';
 import { trainStudy } from '../core/study/train';
 import { wordsAndOptions } from './file';
 import { jobIds, readLayoutFile } from './layout-file';
+import type { Finding } from '../core/finding/finding';
+import { print } from './print';
 
 /** `hazel check FILE.hazel.json`: what needs attention; status 1 when something has to be stopped for. */
 export function run(words: readonly string[]): number {
   const usage = 'hazel check FILE.hazel.json [--job ID] [--json]';
   const { file, options } = wordsAndOptions(words, usage, { json: 'flag', job: 'value' });
   const layout = readLayoutFile(file);
+  const judge = (jobId: string): Finding[] =>
+    layout.jobs[jobId].kind === 'coach' ? checkJob(layout, jobId) : checkVehicle(layout, jobId);
   const judged = jobIds(layout, options.get('job'), file).map((jobId) => ({
     jobId,
-    findings: layout.jobs[jobId].kind === 'coach' ? checkJob(layout, jobId) : checkVehicle(layout, jobId),
+    ...alone(() => judge(jobId)),
   }));
   const trains =
     options.get('job') === undefined
       ? inOrder(layout.trains).map((t) => ({
           trainId: t.id,
-          findings: checkTrain({
-            layout,
-            study: trainStudy(layout, t.id),
-            inrush: trainInrush(layout, t.id),
-          }),
+          ...alone(() =>
+            checkTrain({ layout, study: trainStudy(layout, t.id), inrush: trainInrush(layout, t.id) }),
+          ),
         }))
       : [];
-  if (options.has('json')) process.stdout.write(`${JSON.stringify([...judged, ...trains], null, 2)}\n`);
+  if (options.has('json')) print(`${JSON.stringify([...judged, ...trains], null, 2)}\n`);
   else {
     const all = [
-      ...judged.map((j) => ({ name: layout.jobs[j.jobId].name, findings: j.findings })),
-      ...trains.map((t) => ({ name: layout.trains[t.trainId].name, findings: t.findings })),
+      ...judged.map((j) => ({ ...j, name: layout.jobs[j.jobId].name })),
+      ...trains.map((t) => ({ ...t, name: layout.trains[t.trainId].name })),
     ];
-    for (const { name, findings } of all) {
-      process.stdout.write(`${name}: ${findings.length === 0 ? 'nothing needs attention' : ''}\n`);
+    for (const { name, findings, failure } of all) {
+      if (failure !== null) {
+        print(`${name}: cannot be judged: ${failure}\n`);
+        continue;
+      }
+      print(`${name}: ${findings.length === 0 ? 'nothing needs attention' : ''}\n`);
       for (const f of findings) {
-        process.stdout.write(`  ${f.severity.toUpperCase()} ${f.title}. ${f.sentence}\n`);
-        for (const r of f.remedies) process.stdout.write(`       cure: ${r.label}\n`);
+        print(`  ${f.severity.toUpperCase()} ${f.title}. ${f.sentence}\n`);
+        for (const r of f.remedies) print(`       cure: ${r.label}\n`);
       }
     }
   }
-  return [...judged, ...trains].some(({ findings }) => findings.some((f) => f.severity === 'stop')) ? 1 : 0;
+  const stops = ({ findings, failure }: Judged): boolean =>
+    failure !== null || findings.some((f) => f.severity === 'stop');
+  return [...judged, ...trains].some(stops) ? 1 : 0;
+}
+
+interface Judged {
+  readonly findings: readonly Finding[];
+  /** Why it could not be judged; null when it was. */
+  readonly failure: string | null;
+}
+
+/** One job that cannot be laid out or solved does not keep the others from being judged. */
+function alone(judge: () => Finding[]): Judged {
+  try {
+    return { findings: judge(), failure: null };
+  } catch (error) {
+    return { findings: [], failure: error instanceof Error ? error.message : String(error) };
+  }
 }

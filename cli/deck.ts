@@ -3,6 +3,7 @@ import { DeckError } from '../core/circuit/deck/error';
 import { readDeck } from '../core/circuit/deck/read';
 import { Complaint } from './complaint';
 import { readText, wordsAndOptions } from './file';
+import { print } from './print';
 
 /** `hazel deck FILE.cir`: solves a SPICE deck and prints a table. */
 export function run(words: readonly string[]): number {
@@ -10,10 +11,10 @@ export function run(words: readonly string[]): number {
   const source = readText(file);
   try {
     const { headings, rows } = answerDeck(readDeck(source));
-    if (options.has('json')) process.stdout.write(`${JSON.stringify({ headings, rows })}\n`);
+    if (options.has('json')) print(`${JSON.stringify({ headings, rows })}\n`);
     else {
       const quoted = headings.map((h) => (h.includes(',') ? `"${h}"` : h));
-      process.stdout.write(`${[quoted, ...rows].map((row) => row.join(',')).join('\n')}\n`);
+      print(`${[quoted, ...rows].map((row) => row.join(',')).join('\n')}\n`);
     }
     return 0;
   } catch (error) {

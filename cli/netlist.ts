@@ -6,6 +6,7 @@ import { steadyStudy } from '../core/study/steady';
 import { Complaint } from './complaint';
 import { wordsAndOptions } from './file';
 import { jobIds, readLayoutFile } from './layout-file';
+import { print } from './print';
 import type { Netlist } from '../core/circuit/netlist';
 import type { Layout } from '../core/document/layout';
 
@@ -18,9 +19,7 @@ export function run(words: readonly string[]): number {
   if (asked.length !== 1)
     throw new Complaint(`say which job with --job: ${asked.join(', ') || 'there is none'}`);
   const { deck, netlist } = deckOf(layout, asked[0]);
-  process.stdout.write(
-    options.has('json') ? `${JSON.stringify({ job: asked[0], deck, netlist }, null, 2)}\n` : deck,
-  );
+  print(options.has('json') ? `${JSON.stringify({ job: asked[0], deck, netlist }, null, 2)}\n` : deck);
   return 0;
 }
 

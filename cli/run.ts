@@ -1,4 +1,5 @@
 import { Complaint } from './complaint';
+import { harmless } from './print';
 
 interface Command {
   readonly usage: string;
@@ -36,7 +37,7 @@ export async function run(words: readonly string[]): Promise<number> {
       error instanceof Complaint
         ? error.message
         : `hazel: ${error instanceof Error ? error.message : String(error)}`;
-    process.stderr.write(`${line.replace(/\s*[\r\n]+\s*/g, ' ')}\n`);
+    process.stderr.write(`${harmless(line.replace(/\s*[\r\n]+\s*/g, ' '))}\n`);
     return 1;
   }
 }

@@ -8,6 +8,7 @@ import { truthTable } from '../core/study/locomotive/states';
 import { vehicleOf } from '../core/study/locomotive/vehicle';
 import { wordsAndOptions } from './file';
 import { jobIds, readLayoutFile } from './layout-file';
+import { print } from './print';
 import type { Layout } from '../core/document/layout';
 
 /** `hazel solve FILE.hazel.json`: what flows and shines in every job. */
@@ -16,17 +17,27 @@ export function run(words: readonly string[]): number {
   const { file, options } = wordsAndOptions(words, usage, { json: 'flag', job: 'value' });
   const layout = readLayoutFile(file);
   const asked = jobIds(layout, options.get('job'), file);
-  const vehicles = asked
-    .filter((id) => layout.jobs[id].kind === 'locomotive')
-    .map((id) => solveVehicle(layout, id));
-  const answers = asked
-    .filter((id) => layout.jobs[id].kind === 'coach')
-    .map((jobId) => {
-      const bench = benchOf(layout, jobId);
-      const steady = steadyStudy(bench);
-      const light = coachLight(bench.job, steady);
-      return { jobId, name: bench.job.name, bench, steady, light, cut: powerCutStudy(bench, steady) };
-    });
+  const failures: { readonly job: string; readonly name: string; readonly failure: string }[] = [];
+  /** Each job by itself: one that cannot be solved is told, and the others are solved all the same. */
+  const each = <T>(kind: 'coach' | 'locomotive', solve: (id: string) => T): T[] =>
+    asked
+      .filter((id) => layout.jobs[id].kind === kind)
+      .flatMap((job) => {
+        try {
+          return [solve(job)];
+        } catch (error) {
+          const failure = error instanceof Error ? error.message : String(error);
+          failures.push({ job, name: layout.jobs[job].name, failure });
+          return [];
+        }
+      });
+  const vehicles = each('locomotive', (id) => solveVehicle(layout, id));
+  const answers = each('coach', (jobId) => {
+    const bench = benchOf(layout, jobId);
+    const steady = steadyStudy(bench);
+    const light = coachLight(bench.job, steady);
+    return { jobId, name: bench.job.name, bench, steady, light, cut: powerCutStudy(bench, steady) };
+  });
   if (options.has('json')) {
     const plain = answers.map(({ jobId, name, steady, light, cut }) => ({
       job: jobId,
@@ -45,8 +56,8 @@ export function run(words: readonly string[]): number {
       leastLux: light.leastLux,
       fadeSeconds: cut.moments,
     }));
-    process.stdout.write(`${JSON.stringify([...plain, ...vehicles.map((v) => v.plain)], null, 2)}\n`);
-    return 0;
+    print(`${JSON.stringify([...plain, ...vehicles.map((v) => v.plain), ...failures], null, 2)}\n`);
+    return failures.length > 0 ? 1 : 0;
   }
   for (const { name, steady, light, cut } of answers) {
     const lines = [
@@ -62,10 +73,11 @@ export function run(words: readonly string[]): number {
       `  light at the seats    ${formatQuantity(light.meanLux, 'lux')}, ${formatQuantity(light.leastLux, 'lux')} at least`,
       `  dark after a cut in   ${cut.moments[2] === null ? 'more than 120 s' : formatQuantity(cut.moments[2], 'second')}`,
     ];
-    process.stdout.write(`${lines.join('\n')}\n`);
+    print(`${lines.join('\n')}\n`);
   }
-  for (const { lines } of vehicles) process.stdout.write(`${lines.join('\n')}\n`);
-  return 0;
+  for (const { lines } of vehicles) print(`${lines.join('\n')}\n`);
+  for (const { name, failure } of failures) print(`${name}: cannot be solved: ${failure}\n`);
+  return failures.length > 0 ? 1 : 0;
 }
 
 /** Every state of a locomotive: what shines in it, and how brightly to the eye. */

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 
 /**
@@ -50,5 +50,19 @@ export function application(folder: string): Express {
   app.get(/.*/, (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(page);
   });
+  app.use(refuse);
   return app;
 }
+
+/** What cannot be served is answered in a few words, never with a path of this machine. */
+const refuse: ErrorRequestHandler = (error: { status?: number }, _request, response, next) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const status = error.status !== undefined && error.status >= 400 && error.status < 500 ? error.status : 500;
+  response
+    .status(status)
+    .type('text/plain')
+    .send(status === 404 ? 'There is no such file.\n' : 'That cannot be served.\n');
+};

@@ -5,30 +5,61 @@ interface LinePictureProps {
   readonly name: string;
 }
 
+/** Between vehicles, and from track to track, in millimetres. */
 const GAP = 8;
-const SKY = 44;
+const TRACK_APART = 1.5;
+/** Width over height of the picture. */
+const ASPECT = 3.6;
+const MOST_TRACKS = 4;
+
+interface Track {
+  readonly vehicles: readonly { readonly vehicle: SketchVehicle; readonly x: number }[];
+  readonly length: number;
+}
+
+/** Vehicles on so many tracks in their order, each about as long as the others. */
+function tracksOf(vehicles: readonly SketchVehicle[], count: number): Track[] {
+  const total = vehicles.reduce((sum, v) => sum + v.length + GAP, 0);
+  const tracks: { vehicles: { vehicle: SketchVehicle; x: number }[]; length: number }[] = [];
+  let before = 0;
+  for (const vehicle of vehicles) {
+    const wanted = Math.min(count - 1, Math.floor(((before + vehicle.length / 2) / total) * count));
+    while (tracks.length <= wanted) tracks.push({ vehicles: [], length: 0 });
+    const track = tracks[wanted];
+    track.vehicles.push({ vehicle, x: track.length });
+    track.length += vehicle.length + GAP;
+    before += vehicle.length + GAP;
+  }
+  return tracks.filter((t) => t.vehicles.length > 0);
+}
 
 /** A small picture of a layout's line by night: every vehicle in outline, its lights as bright as they were solved. */
 export function LinePicture({ sketch, name }: LinePictureProps) {
   const vehicles = sketch?.vehicles ?? [];
-  const places = vehicles.map((_, i) => vehicles.slice(0, i).reduce((x, v) => x + v.length + GAP, 0));
-  const length = vehicles.reduce((x, v) => x + v.length + GAP, -GAP);
-  const top = Math.max(SKY, ...vehicles.map((v) => v.top));
-  // Never so near that one short vehicle fills it.
-  const width = Math.max(length * 1.06, top * 7);
-  const height = Math.max(top * 1.5, width / 4.6);
+  const top = Math.max(44, ...vehicles.map((v) => v.top));
+  // As many tracks as show the vehicles largest.
+  const laid = Array.from({ length: MOST_TRACKS }, (_, i) => tracksOf(vehicles, i + 1)).map((tracks) => {
+    const length = Math.max(top * 3, ...tracks.map((t) => t.length));
+    const height = top * TRACK_APART * Math.max(1, tracks.length);
+    return { tracks, width: Math.max(length * 1.08, height * ASPECT), height };
+  });
+  const { tracks, width, height } = laid.reduce((best, l) => (l.width < best.width ? l : best));
   return (
     <svg
       className="line-picture"
-      viewBox={`${(length - width) / 2} ${-height * 0.82} ${width} ${height}`}
-      preserveAspectRatio="xMidYMax slice"
+      viewBox={`${-width / 2} ${-height + top * 0.12} ${width} ${height}`}
+      preserveAspectRatio="xMidYMax meet"
       role="img"
       aria-label={vehicles.length === 0 ? `${name}: nothing on its line yet` : `The line of ${name} by night`}
     >
-      <rect x={-4 * width} y={-1} width={9 * width} height={1.2} fill="#8f8577" />
-      <rect x={-4 * width} y={0.2} width={9 * width} height={height} fill="#1b2121" />
-      {vehicles.map((v, i) => (
-        <Outline key={places[i]} vehicle={v} x={places[i]} />
+      {(tracks.length > 0 ? tracks : [{ vehicles: [], length: 0 }]).map((track, i, all) => (
+        <g key={track.length} transform={`translate(0 ${-(all.length - 1 - i) * top * TRACK_APART})`}>
+          <rect x={-4 * width} y={-1} width={8 * width} height={1.4} fill="#8f8577" />
+          <rect x={-4 * width} y={0.4} width={8 * width} height={top * 0.2} fill="#1b2121" />
+          {track.vehicles.map((v) => (
+            <Outline key={v.x} vehicle={v.vehicle} x={v.x - (track.length - GAP) / 2} />
+          ))}
+        </g>
       ))}
     </svg>
   );

@@ -13,6 +13,8 @@ interface NumberFieldProps {
   /** Said at the right inside the field: what the value means or costs. */
   readonly aside?: ReactNode;
   readonly significant?: number;
+  /** A question about a value that is allowed but looks like a slip. */
+  readonly doubt?: string;
   readonly onCommit: (figure: number) => void;
 }
 
@@ -27,6 +29,7 @@ export function NumberField({
   limits,
   aside,
   significant = 4,
+  doubt,
   onCommit,
 }: NumberFieldProps) {
   const id = useId();
@@ -71,6 +74,11 @@ export function NumberField({
         />
         {aside !== undefined && <span className="field-aside">{aside}</span>}
       </div>
+      {doubt !== undefined && !refusal && (
+        <p className="field-doubt" role="status">
+          {doubt}
+        </p>
+      )}
       {refusal && (
         <p className="field-refusal" id={`${id}-refusal`} role="alert">
           {refusal} Still in force: {committed}.

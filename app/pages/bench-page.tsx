@@ -17,6 +17,7 @@ import { NotFound } from './not-found';
 import { vehicleStages, type VehicleStageId } from './vehicle-stages';
 import { stageOfPath, stages, type StageId } from './stages';
 import { coachIn } from '../../core/document/jobs';
+import { benchPath, idOf } from '../shell/paths';
 import type { Layout } from '../../core/document/layout';
 import type { Finding, Remedy } from '../../core/finding/finding';
 import './bench.css';
@@ -58,7 +59,8 @@ const usualPicture: Readonly<Record<StageId, PictureKind>> = {
 
 /** One job on the bench. */
 export function BenchPage() {
-  const { jobId, stage } = useParams();
+  const { jobId: part, stage } = useParams();
+  const jobId = idOf(part);
   const layout = useLayoutStore((s) => s.layout);
   if (!layout || jobId === undefined || !Object.hasOwn(layout.jobs, jobId)) return <NotFound />;
   if (layout.jobs[jobId].kind === 'locomotive') {
@@ -140,9 +142,8 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
       setControls(jobId, { direction: controls.direction === 'forward' ? 'reverse' : 'forward' });
     else if ((event.key === 'ArrowUp' || event.key === 'ArrowRight') && onDc) nudge(0.05);
     else if ((event.key === 'ArrowDown' || event.key === 'ArrowLeft') && onDc) nudge(-0.05);
-    else if (event.key === '[' && at > 0) void navigate(`/bench/${jobId}/${stages[at - 1].id}`);
-    else if (event.key === ']' && at < stages.length - 1)
-      void navigate(`/bench/${jobId}/${stages[at + 1].id}`);
+    else if (event.key === '[' && at > 0) void navigate(benchPath(jobId, stages[at - 1].id));
+    else if (event.key === ']' && at < stages.length - 1) void navigate(benchPath(jobId, stages[at + 1].id));
     else if (event.key === '?') dispatchEvent(new Event('hazel-keys'));
     else return;
     event.preventDefault();
@@ -181,7 +182,7 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
           return (
             <NavLink
               key={s.id}
-              to={`/bench/${jobId}/${s.id}`}
+              to={benchPath(jobId, s.id)}
               className={s.id === stage ? 'active' : ''}
               aria-current={s.id === stage ? 'step' : undefined}
             >

@@ -210,6 +210,11 @@ function OwnLamps({ layout }: SectionProps) {
   );
 }
 
+/** What the file takes of readings; the fields say so. */
+const MOST_READINGS = 40;
+const MOST_AMPS = 2;
+const MOST_VOLTS = 60;
+
 const isUsed = (layout: Layout, id: string): boolean =>
   [
     ...Object.values(layout.jobs).flatMap((j) => Object.values<LampParts>(j.lamps)),
@@ -220,6 +225,14 @@ const isUsed = (layout: Layout, id: string): boolean =>
 interface LampParts {
   readonly part: string;
   readonly secondPart?: string | null;
+}
+
+/** A reading to begin the next one with: a little further than the last; null when there can be no more. */
+function nextReading(readings: OwnLamp['readings']): OwnLamp['readings'][number] | null {
+  const last = readings[readings.length - 1];
+  const amps = Number((last.amps * 1.5).toPrecision(3));
+  const volts = Number((last.volts + 0.1).toFixed(2));
+  return readings.length < MOST_READINGS && amps <= MOST_AMPS && volts <= MOST_VOLTS ? { volts, amps } : null;
 }
 
 interface OwnLampCardProps {
@@ -242,6 +255,7 @@ function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
       setRefusal(error instanceof Error ? error.message : String(error));
     }
   };
+  const next = nextReading(lamp.readings);
   const change = (i: number, figure: Partial<OwnLamp['readings'][number]>): void =>
     put(lamp.readings.map((r, k) => (k === i ? { ...r, ...figure } : r)));
   return (
@@ -259,14 +273,14 @@ function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
             label={`Volts, reading ${i + 1}`}
             unit="volt"
             figure={r.volts}
-            limits={{ least: 0.1, most: 60, range: '0.1 V to 60 V' }}
+            limits={{ least: 0.1, most: MOST_VOLTS, range: '0.1 V to 60 V' }}
             onCommit={(volts) => change(i, { volts })}
           />
           <NumberField
             label={`Current, reading ${i + 1}`}
             unit="amp"
             figure={r.amps}
-            limits={{ least: 1e-6, most: 2, range: '1 µA to 2 A' }}
+            limits={{ least: 1e-6, most: MOST_AMPS, range: '1 µA to 2 A' }}
             onCommit={(amps) => change(i, { amps })}
           />
         </div>
@@ -303,10 +317,9 @@ function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
       <div className="button-row">
         <Button
           size="small"
-          onClick={() => {
-            const last = lamp.readings[lamp.readings.length - 1];
-            put([...lamp.readings, { volts: Number((last.volts + 0.1).toFixed(2)), amps: last.amps * 1.5 }]);
-          }}
+          disabled={next === null}
+          title={next === null ? 'The readings go as far as they may' : undefined}
+          onClick={() => next && put([...lamp.readings, next])}
         >
           Another reading
         </Button>

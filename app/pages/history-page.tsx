@@ -10,6 +10,7 @@ import { exportLayout } from '../storage/files';
 import { restore, shelf } from '../storage/session';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
+import { palette } from '../theme/palette';
 import { useTask } from '../workers/use-task';
 import type { Layout } from '../../core/document/layout';
 import './shelf.css';
@@ -88,7 +89,7 @@ function History({ layout, layoutId }: HistoryProps) {
                         : `${timeOf(v.from)} to ${timeOf(v.to)}`}
                     </time>
                     <span className="says">
-                      {v.name !== null && <Tag color="gold">{v.name}</Tag>}
+                      {v.name !== null && <Tag color={palette.moss}>{v.name}</Tag>}
                       {v.says.join(', ') || 'kept in passing'}
                     </span>
                   </Button>

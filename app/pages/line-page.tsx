@@ -17,6 +17,7 @@ import { everyday, vehicleOf } from '../../core/study/locomotive/vehicle';
 import { VehicleSolver, type LitState } from '../../core/study/locomotive/lit';
 import { SideView } from '../drawings/locomotive/side-view';
 import { lampGlows } from '../drawings/locomotive/lamp-glow';
+import { benchPath, trainPath } from '../shell/paths';
 import type { LocomotiveRecord } from '../../core/document/locomotive-record';
 import { shownAt } from '../../core/study/locomotive/shown';
 import { coachesOf, locomotivesOf } from '../../core/document/jobs';
@@ -60,7 +61,7 @@ export function LinePage() {
       <section className="jobs">
         <div className="jobs-head">
           <h2>Trains</h2>
-          <Button onClick={() => void navigate(`/train/${newTrain(layout, edit)}`)}>
+          <Button onClick={() => void navigate(trainPath(newTrain(layout, edit)))}>
             {alone.length > 0 ? 'Make a train of the rest' : 'Make another train'}
           </Button>
         </div>
@@ -136,7 +137,7 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
   const count = Object.values(job.lamps).filter((l) => l.role === 'room').length;
   const unit = steady?.lamps[0]?.led.form === 'strip' ? 'strip unit' : 'lamp';
   return (
-    <Link className="job-card" to={`/bench/${id}`}>
+    <Link className="job-card" to={benchPath(id)}>
       <h3>{job.name}</h3>
       <div className="facts">
         <span>{formatQuantity(steady?.supplyAmps.mean ?? 0, 'amp')}</span>
@@ -164,7 +165,7 @@ function VehicleCard({ layout, line }: { readonly layout: Layout; readonly line:
   const state = attention(judged.stale ? null : judged.answer);
   const first = judged.answer?.[0];
   return (
-    <Link className="job-card" to={`/bench/${jobId}`}>
+    <Link className="job-card" to={benchPath(jobId)}>
       <h3>{job.name}</h3>
       <div className="facts">
         <span>{formatQuantity(amps, 'amp')}</span>
@@ -215,7 +216,7 @@ function TrainCard({ layout, study }: { readonly layout: Layout; readonly study:
   const track = study.draws.filter((d) => d.limitAmps !== null);
   const amps = track.reduce((sum, d) => sum + d.amps, 0);
   return (
-    <Link className="job-card" to={`/train/${study.trainId}`}>
+    <Link className="job-card" to={trainPath(study.trainId)}>
       <h3>{study.train.name}</h3>
       <div className="facts">
         <span>{formatQuantity(amps, 'amp')} from the track</span>

@@ -13,6 +13,7 @@ import { ownDirection } from '../../core/study/locomotive/vehicle';
 import { functionsOf } from '../../core/study/locomotive/states';
 import { useTask } from '../workers/use-task';
 import { vehicleStages, vehicleStageOf, type VehicleStageId } from './vehicle-stages';
+import { benchPath } from '../shell/paths';
 import type { Layout } from '../../core/document/layout';
 import type { Finding, Remedy } from '../../core/finding/finding';
 import type { VehicleState } from '../../core/study/locomotive/vehicle';
@@ -152,9 +153,9 @@ export function LocomotiveBench({ layout: open, jobId, stage }: LocomotiveProps)
           ? controls.functions.filter((f) => f !== digit)
           : [...controls.functions, digit].sort((a, b) => a - b),
       });
-    else if (event.key === '[' && at > 0) void navigate(`/bench/${jobId}/${vehicleStages[at - 1].id}`);
+    else if (event.key === '[' && at > 0) void navigate(benchPath(jobId, vehicleStages[at - 1].id));
     else if (event.key === ']' && at < vehicleStages.length - 1)
-      void navigate(`/bench/${jobId}/${vehicleStages[at + 1].id}`);
+      void navigate(benchPath(jobId, vehicleStages[at + 1].id));
     else if (event.key === '?') dispatchEvent(new Event('hazel-keys'));
     else return;
     event.preventDefault();
@@ -196,7 +197,7 @@ export function LocomotiveBench({ layout: open, jobId, stage }: LocomotiveProps)
           return (
             <NavLink
               key={s.id}
-              to={`/bench/${jobId}/${s.id}`}
+              to={benchPath(jobId, s.id)}
               className={s.id === stage ? 'active' : ''}
               aria-current={s.id === stage ? 'step' : undefined}
             >

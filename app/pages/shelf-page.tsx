@@ -9,6 +9,7 @@ import { roomOf, whenOf } from '../shell/when';
 import { exportLayout, saveFile } from '../storage/files';
 import { duplicate, erase, freshDemo, mark, newLayout, openLayout, rename, shelf } from '../storage/session';
 import { BIN_DAYS } from '../storage/shelf';
+import { palette } from '../theme/palette';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
 import type { Card } from '../storage/database';
@@ -197,7 +198,7 @@ function LayoutCard({ card, open, run }: LayoutCardProps) {
             onKeyDown={(e) => e.key === 'Escape' && setNaming(null)}
           />
         )}
-        {open && <Tag color="green">open</Tag>}
+        {open && <Tag color={palette.moss}>open</Tag>}
       </div>
       <p className="facts">
         <span>{card.scale}</span>

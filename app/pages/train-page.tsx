@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { freeId } from '../../core/document/usual-supply';
 import { coachesOf } from '../../core/document/jobs';
+import { idOf } from '../shell/paths';
 import type { Layout } from '../../core/document/layout';
 import { patched } from '../../core/document/patch';
 import { checkTrain } from '../../core/finding/train/check-train';
@@ -28,7 +29,7 @@ import './train.css';
 
 /** A train as a whole. */
 export function TrainPage() {
-  const { trainId } = useParams();
+  const trainId = idOf(useParams().trainId);
   const layout = useLayoutStore((s) => s.layout);
   if (!layout || trainId === undefined || !Object.hasOwn(layout.trains, trainId)) return <NotFound />;
   return <Train key={trainId} layout={layout} trainId={trainId} />;

@@ -2,6 +2,7 @@ import { ArrowDownOutlined, ArrowUpOutlined, SwapOutlined } from '@ant-design/ic
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import { formatQuantity } from '../../core/quantity/format';
+import { benchPath } from '../shell/paths';
 import type { TrainRecord } from '../../core/document/train-record';
 import type { TrainStudy } from '../../core/study/train';
 import type { Draft } from 'immer';
@@ -39,7 +40,7 @@ export function CarList({ study, beside, onBeside, onEdit }: CarListProps) {
             {car.turned && ' · turned'}
           </span>
           <span className="car-acts">
-            <Link to={`/bench/${car.id}`}>Bench</Link>
+            <Link to={benchPath(car.id)}>Bench</Link>
             <Button
               size="small"
               icon={<ArrowUpOutlined />}

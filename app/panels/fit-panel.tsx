@@ -179,6 +179,9 @@ export function FitPanel({ layout, jobId }: PanelProps) {
   );
 }
 
+/** Pairs of tabs that a roof may have; the file takes no more. */
+const MOST_TABS = 40;
+
 /** Several places in one field: "38, 116, 194 mm". */
 function TabPlaces({
   places,
@@ -194,7 +197,10 @@ function TabPlaces({
       most={200}
       required
       check={(text) => {
-        const bad = text.split(';').find((p) => !parseQuantity(p, 'millimetre', big).ok);
+        const places = text.split(';');
+        if (places.length > MOST_TABS)
+          return `${places.length} places are more than the ${MOST_TABS} there may be.`;
+        const bad = places.find((p) => !parseQuantity(p, 'millimetre', big).ok);
         return bad === undefined ? null : `“${bad.trim()}” is no place in millimetres.`;
       }}
       onCommit={(text) =>

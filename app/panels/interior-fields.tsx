@@ -12,6 +12,7 @@ import { freeId } from '../../core/document/usual-supply';
 import { formatQuantity } from '../../core/quantity/format';
 import { prototypeMetres } from '../../core/quantity/scale';
 import { coachInterior, type LaidRoom } from '../../core/study/coach-interior';
+import { interiorDoubts } from '../../core/study/interior-doubts';
 import type { Draft } from 'immer';
 import type { PanelProps } from './panel-props';
 
@@ -31,6 +32,7 @@ export function InteriorFields({ layout, jobId }: InteriorProps) {
   const plan = planOf(interior, dimensions, layout.scale);
   const change = (label: string, recipe: (interior: Draft<InteriorRecord>) => void): void =>
     edit(label, (draft) => recipe(coachIn(draft, jobId).interior));
+  const doubts = interiorDoubts(job);
   const finish = finishes.find((f) => f.value === interior.reflectance);
   return (
     <>
@@ -55,6 +57,7 @@ export function InteriorFields({ layout, jobId }: InteriorProps) {
           unit="millimetre"
           figure={interior.seatMillimetres}
           limits={{ least: 0, most: 100, range: '0 mm to 100 mm' }}
+          doubt={doubts.seatMillimetres}
           onCommit={(mm) => change('Seat height', (i) => void (i.seatMillimetres = mm))}
         />
         <NumberField
@@ -62,6 +65,7 @@ export function InteriorFields({ layout, jobId }: InteriorProps) {
           unit="millimetre"
           figure={interior.lampsBelowCeilingMillimetres}
           limits={{ least: 0, most: 50, range: '0 mm to 50 mm' }}
+          doubt={doubts.lampsBelowCeilingMillimetres}
           onCommit={(mm) => change('Height of the lamps', (i) => void (i.lampsBelowCeilingMillimetres = mm))}
         />
       </div>
@@ -84,6 +88,7 @@ export function InteriorFields({ layout, jobId }: InteriorProps) {
             unit="millimetre"
             figure={interior.ceilingMillimetres}
             limits={{ least: 5, most: 250, range: '5 mm to 250 mm' }}
+            doubt={doubts.ceilingMillimetres}
             onCommit={(mm) => change('Ceiling', (i) => void (i.ceilingMillimetres = mm))}
           />
         </div>

@@ -6,6 +6,7 @@ import { NumberField } from '../fields/number-field';
 import { SelectField } from '../fields/select-field';
 import { TextField } from '../fields/text-field';
 import { useLayoutStore } from '../store/layout-store';
+import { benchPath } from '../shell/paths';
 import type { Layout } from '../../core/document/layout';
 import { inOrder } from '../../core/document/in-order';
 import { wantedWords } from '../../core/light/wanted';
@@ -57,7 +58,7 @@ export function NewCoach({ layout, first = false }: NewCoachProps) {
         draft.supplies = made.layout.supplies;
         draft.jobs = made.layout.jobs;
       });
-      void navigate(`/bench/${made.jobId}`);
+      void navigate(benchPath(made.jobId));
     } catch (error) {
       setRefusal(error instanceof Error ? error.message : String(error));
     }

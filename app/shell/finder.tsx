@@ -5,6 +5,7 @@ import { inOrder } from '../../core/document/in-order';
 import { useLayoutStore } from '../store/layout-store';
 import { stages } from '../pages/stages';
 import { vehicleStages } from '../pages/vehicle-stages';
+import { benchPath, trainPath } from './paths';
 
 interface Find {
   readonly name: string;
@@ -23,13 +24,13 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
     { name: 'Drawer', where: 'parts you own', go: '/drawer' },
     { name: 'Light another coach', where: 'a few questions', go: '/new' },
     { name: 'Light a locomotive', where: 'a few questions', go: '/new-locomotive' },
-    ...inOrder(layout?.trains ?? {}).map((t) => ({ name: t.name, where: 'a train', go: `/train/${t.id}` })),
+    ...inOrder(layout?.trains ?? {}).map((t) => ({ name: t.name, where: 'a train', go: trainPath(t.id) })),
     ...inOrder(layout?.jobs ?? {}).flatMap((job) => [
-      { name: job.name, where: 'on the bench', go: `/bench/${job.id}` },
+      { name: job.name, where: 'on the bench', go: benchPath(job.id) },
       ...(job.kind === 'coach' ? stages : vehicleStages).map((s) => ({
         name: `${job.name}: ${s.name}`,
         where: s.says,
-        go: `/bench/${job.id}/${s.id}`,
+        go: benchPath(job.id, s.id),
       })),
     ]),
   ];

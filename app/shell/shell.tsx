@@ -13,6 +13,7 @@ import { RefusalNote, watchPresses } from './refusal-note';
 import { BenchIcon, DrawerIcon, LineIcon, ShelfIcon } from './section-icons';
 import { useDrop, useImport } from './use-import';
 import { timeOf } from './when';
+import { benchPath, idOf } from './paths';
 import type { SaveState } from '../storage/keeper';
 import './shell.css';
 
@@ -39,7 +40,7 @@ export function Shell() {
   const { pathname } = useLocation();
   const [panel, setPanel] = useState<'finder' | 'keys' | null>(null);
   const match = useMatch('/bench/:jobId/*');
-  const jobId = match?.params.jobId;
+  const jobId = idOf(match?.params.jobId);
   const job = jobId !== undefined && layout && Object.hasOwn(layout.jobs, jobId) ? layout.jobs[jobId] : null;
 
   useEffect(() => {
@@ -66,7 +67,7 @@ export function Shell() {
     };
   }, [undo, redo]);
 
-  const trainId = useMatch('/train/:trainId')?.params.trainId;
+  const trainId = idOf(useMatch('/train/:trainId')?.params.trainId);
   const train =
     trainId !== undefined && layout && Object.hasOwn(layout.trains, trainId) ? layout.trains[trainId] : null;
   const first = layout ? inOrder(layout.jobs)[0] : undefined;
@@ -78,7 +79,7 @@ export function Shell() {
           Line
         </NavLink>
         <NavLink
-          to={jobId ? `/bench/${jobId}` : first ? `/bench/${first.id}` : '/'}
+          to={jobId ? benchPath(jobId) : first ? benchPath(first.id) : '/new'}
           className={match ? 'active' : ''}
         >
           <BenchIcon />

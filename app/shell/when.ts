@@ -7,8 +7,8 @@ export const timeOf = (at: number): string =>
 /** A moment's day in words. */
 export function dayOf(at: number, now = Date.now()): string {
   const day = new Date(at);
-  if (sameDay(day, new Date(now))) return 'Today';
-  if (sameDay(day, new Date(now - 24 * 3600 * 1000))) return 'Yesterday';
+  if (sameDay(day, new Date(now))) return 'today';
+  if (sameDay(day, new Date(now - 24 * 3600 * 1000))) return 'yesterday';
   const thisYear = day.getFullYear() === new Date(now).getFullYear();
   return day.toLocaleDateString([], {
     weekday: 'long',
@@ -24,5 +24,6 @@ export const whenOf = (at: number, now = Date.now()): string => `${dayOf(at, now
 /** Room on the disc, in the unit that suits it. */
 export function roomOf(bytes: number): string {
   if (bytes < 1000) return `${bytes} B`;
-  return bytes < 1e6 ? `${(bytes / 1000).toFixed(0)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+  if (bytes < 1e6) return `${(bytes / 1000).toFixed(0)} kB`;
+  return bytes < 1e9 ? `${(bytes / 1e6).toFixed(1)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;
 }

@@ -126,6 +126,7 @@ export async function openLayout(id: string): Promise<boolean> {
   }
   show(opened);
   await mine.set('open', id);
+  if (opened.card.picture === null) void drawPicture(id, opened.layout).catch(() => undefined);
   void mine.thin(id, Date.now()).then(
     () => refresh(false),
     () => undefined,
@@ -189,6 +190,7 @@ async function drawPicture(id: string, layout: Layout): Promise<void> {
   try {
     const picture = await runner.run((tasks) => tasks.lineSketch(layout));
     await (await shelf()).mark(id, { picture });
+    await refresh();
   } finally {
     runner.stop();
   }
@@ -225,9 +227,7 @@ export async function addLayout(
   const card = await mine.add(newId(), layout, origin, Date.now(), history);
   if (open) await openLayout(card.id);
   await refresh();
-  void drawPicture(card.id, layout)
-    .then(() => refresh())
-    .catch(() => undefined);
+  if (!open) void drawPicture(card.id, layout).catch(() => undefined);
 }
 
 export const newLayout = (): Promise<void> => addLayout(emptyLayout('My layout'), 'Begun empty');

@@ -1,5 +1,5 @@
 import { useMemo, useRef } from 'react';
-import { CircuitError } from '../../core/circuit/error';
+import { namedFailure } from '../../core/assembly/named-failure';
 import { benchOf, madeFor, type Bench } from '../../core/study/bench';
 import { steadyStudy, type SteadyStudy } from '../../core/study/steady';
 import { coachLight, type CoachLight } from '../../core/study/coach-light';
@@ -15,16 +15,7 @@ export interface Solved {
   readonly failure: string | null;
 }
 
-/** The part a kernel's refusal is about, in the person's words. */
-function explained(error: unknown, bench: Bench): string {
-  if (!(error instanceof CircuitError)) return error instanceof Error ? error.message : String(error);
-  const parts = error.elements
-    .map((id) => bench.lowered.netlist.elements.find((e) => e.id === id)?.of?.part)
-    .map((id) => bench.assembly.parts.find((p) => p.id === id)?.label)
-    .filter((label) => label !== undefined);
-  const names = [...new Set(parts)].slice(0, 4).join(', ');
-  return names === '' ? error.message : `No answer was found for ${names}.`;
-}
+const wordsOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
 /** The controls a job of a layout is made for. */
 export function usualOf(layout: Layout, jobId: string): Controls {
@@ -48,7 +39,12 @@ export function useSolved(layout: Layout, jobId: string, controls?: Controls): S
       last.current = steady.stored;
       return { bench, steady, light: coachLight(bench.job, steady), failure: null };
     } catch (error) {
-      return { bench, steady: null, light: null, failure: explained(error, bench) };
+      return {
+        bench,
+        steady: null,
+        light: null,
+        failure: wordsOf(namedFailure(error, bench.assembly, bench.lowered)),
+      };
     }
   }, [layout, jobId, throttle, direction]);
 }

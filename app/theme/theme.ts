@@ -25,5 +25,6 @@ export const theme: ThemeConfig = {
   components: {
     Button: { fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none' },
     Modal: { titleFontSize: 18 },
+    Card: { colorBgContainer: '#fffdf7' },
   },
 };

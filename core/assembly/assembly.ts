@@ -139,25 +139,31 @@ export function netsOf(assembly: Assembly): Map<string, string> {
   const parent = new Map<string, string>();
   const find = (key: string): string => {
     let at = key;
-    for (let up = parent.get(at); up !== undefined && up !== at; up = parent.get(at)) at = up;
+    for (let up = parent.get(at); up !== undefined && up !== at; up = parent.get(at)) {
+      // The way is shortened as it is gone.
+      const next = parent.get(up);
+      if (next !== undefined) parent.set(at, next);
+      at = up;
+    }
     return at;
   };
-  const order: string[] = [];
+  const place = new Map<string, number>();
   for (const part of assembly.parts) {
     for (const terminal of terminalsOf[part.kind]) {
       const key = terminalKey({ part: part.id, terminal });
       parent.set(key, key);
-      order.push(key);
+      place.set(key, place.size);
     }
   }
   for (const lead of assembly.leads) {
     if (lead.jointOhms > 0) continue;
     const [a, b] = [find(terminalKey(lead.from)), find(terminalKey(lead.to))];
     // The part placed first names the net.
-    if (a !== b)
-      parent.set(order.indexOf(a) < order.indexOf(b) ? b : a, order.indexOf(a) < order.indexOf(b) ? a : b);
+    if (a === b) continue;
+    const aFirst = place.get(a)! < place.get(b)!;
+    parent.set(aFirst ? b : a, aFirst ? a : b);
   }
-  return new Map(order.map((key) => [key, find(key)]));
+  return new Map([...place.keys()].map((key) => [key, find(key)]));
 }
 
 /** Terminals that no lead ends at. */

@@ -218,7 +218,7 @@ function layGroup(laying: Laying, group: Group | null): void {
     laying.wire(feed, t(id, 'one'), laying.plusRole);
   };
   if (group?.drive === 'resistor-shared') {
-    const id = `resistor-${group.id}`;
+    const id = `shared-resistor-${group.id}`;
     resistor(id, 'Shared resistor', 'shared');
     if (!ownLine) laying.plus = t(id, 'one');
     feed = t(id, 'two');

@@ -33,7 +33,7 @@ export function decoderElements(
   // Its socket is bare: only what keeps the contacts from floating is left.
   if (part.unplugged)
     return ['red', 'black', 'blue', ...part.outputs.map((o) => o.id)].map((terminal) =>
-      bleed(elementId('r', `decoder_bleed_${terminal}`), node(terminal)),
+      bleed(elementId('r', 'decoder', `bleed_${terminal}`), node(terminal)),
     );
   return [
     diode(1, red, blue),
@@ -44,7 +44,7 @@ export function decoderElements(
     bleed('r_decoder_bleed_minus', DECODER_MINUS),
     ...part.outputs.map((output): Element => ({
       kind: 'switch',
-      id: elementId('x', `decoder_${output.id}`),
+      id: elementId('x', 'decoder', output.id),
       a: node(output.id),
       b: DECODER_MINUS,
       onOhms: output.level === 'logic' ? LOGIC_OHMS : part.onOhms,

@@ -1,6 +1,23 @@
 /** Keeps the far side of a bridge from floating where nothing else does. */
 export const BLEED_OHMS = 10e6;
 
-/** An element's id for a part: what it is, and a name a deck can carry. */
-export const elementId = (letter: string, part: string): string =>
-  `${letter}_${part.replace(/[^a-z0-9]+/gi, '_').toLowerCase()}`;
+/**
+ * A name that a deck can carry, of lower-case letters, digits and `_`; two names are never written
+ * alike. A dash within a name is `_`, anything else that has no place in a deck its code between `__`
+ * and `_`.
+ */
+export const deckName = (name: string): string =>
+  name.replace(/[^a-z0-9]/g, (sign, i: number) =>
+    sign === '-' && isPlain(name[i - 1]) && isPlain(name[i + 1])
+      ? '_'
+      : `__${sign.charCodeAt(0).toString(16)}_`,
+  );
+
+const isPlain = (sign: string | undefined): boolean => sign !== undefined && /[a-z0-9]/.test(sign);
+
+/**
+ * An element's id for a part: what it is, and the part's name.
+ * @param inner which of several elements of the part; none for the first or only one
+ */
+export const elementId = (letter: string, part: string, inner?: string | number): string =>
+  `${letter}_${deckName(part)}${inner === undefined ? '' : `__${inner}`}`;

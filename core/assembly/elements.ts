@@ -74,7 +74,7 @@ export function elementsOf(
       const [right, left, plus, minus] = terminalsOf.bridge.map(node);
       const diode = (n: number, a: string, b: string): Element => ({
         kind: 'diode',
-        id: elementId('d', `${part.id}_${n}`),
+        id: elementId('d', part.id, n),
         a,
         b,
         model,
@@ -82,7 +82,7 @@ export function elementsOf(
       });
       const bleed = (end: string, from: string): Element => ({
         kind: 'resistor',
-        id: elementId('r', `${part.id}_bleed_${end}`),
+        id: elementId('r', part.id, `bleed_${end}`),
         a: from,
         b: GROUND,
         ohms: BLEED_OHMS,
@@ -120,7 +120,7 @@ export function elementsOf(
         },
         {
           kind: 'resistor',
-          id: elementId('r', `${part.id}_leak`),
+          id: elementId('r', part.id, 'leak'),
           a: node('plus'),
           b: node('minus'),
           ohms: LEAK_OHM_FARADS / part.farads,
@@ -173,13 +173,13 @@ export function elementsOf(
         b,
         c,
         setVolts: part.outVolts,
-        dropoutVolts: part.dropoutVolts,
+        dropoutVolts: Math.max(LEAST_DROPOUT_VOLTS, part.dropoutVolts),
         of: of('regulator'),
       };
       // What sets its output; without a load this alone holds the output down.
       const divider: Element = {
         kind: 'resistor',
-        id: elementId('r', `${part.id}_divider`),
+        id: elementId('r', part.id, 'divider'),
         a: b,
         b: c,
         ohms: DIVIDER_OHMS,
@@ -188,7 +188,7 @@ export function elementsOf(
       if (part.quiescentAmps === 0) return [regulator, divider];
       const own: Element = {
         kind: 'limiter',
-        id: elementId('x', `${part.id}_own`),
+        id: elementId('x', part.id, 'own'),
         a,
         b: c,
         limitAmps: part.quiescentAmps,
@@ -246,6 +246,8 @@ const SWITCH_OHMS = 0.05;
 export const LIMITER_KNEE_VOLTS = 0.9;
 const REGULATOR_KNEE_VOLTS = 1;
 const DIVIDER_OHMS = 100e3;
+/** No regulator is without any; at none at all its circuit has no operating point. */
+const LEAST_DROPOUT_VOLTS = 0.01;
 
 /** A lamp's own limiter and resistance, then its junctions in a row; `d_<lamp>` is the first of them. */
 function lampElements(
@@ -256,7 +258,7 @@ function lampElements(
 ): Element[] {
   const { led, builtIn } = part;
   const elements: Element[] = [];
-  const inner = (n: number): string => `${elementId('n', part.id)}_${n}`;
+  const inner = (n: number): string => elementId('n', part.id, n);
   let at = anode;
   let next = 0;
   if (builtIn.kind === 'limiter') {
@@ -284,7 +286,7 @@ function lampElements(
     const b = i === led.inSeries ? cathode : inner(next++);
     elements.push({
       kind: 'diode',
-      id: elementId('d', i === 1 ? part.id : `${part.id}_${i}`),
+      id: elementId('d', part.id, i === 1 ? undefined : i),
       a: at,
       b,
       model,

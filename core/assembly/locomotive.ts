@@ -2,7 +2,7 @@ import { bulbs } from '../part/bulb';
 import { decoderTypes } from '../part/decoder-type';
 import { inOrder } from '../document/in-order';
 import { locomotiveIn } from '../document/jobs';
-import { lampName } from '../document/lamp-name';
+import { lampNames } from '../document/lamp-name';
 import { showsOf } from '../document/lamp-roles';
 import { lampType } from '../document/lamp-type';
 import { legends, type WireColour, type WireRole } from '../document/wire-legend';
@@ -28,7 +28,7 @@ export function senseOf(lamp: Pick<VehicleLampRecord, 'role' | 'end' | 'shows'>)
 /** Part ids of a lamp's dies: the second is the other colour of a two-colour one. */
 export const diesOf = (lampId: string): readonly [string, string] => [
   `lamp-${lampId}`,
-  `lamp-${lampId}-second`,
+  `second-lamp-${lampId}`,
 ];
 
 /**
@@ -63,6 +63,8 @@ class Laying {
   readonly parts: Part[] = [];
   readonly leads: Lead[] = [];
   private readonly lamps: (VehicleLampRecord & { readonly id: string })[];
+  private readonly names: ReadonlyMap<string, string>;
+  private readonly numbers: ReadonlyMap<string, number>;
 
   constructor(
     readonly layout: Layout,
@@ -70,6 +72,8 @@ class Laying {
     readonly job: LocomotiveRecord,
   ) {
     this.lamps = inOrder(job.lamps);
+    this.names = lampNames(job);
+    this.numbers = new Map(this.lamps.map((l, i) => [l.id, i + 1]));
   }
 
   at(...rest: (string | number)[]): (string | number)[] {
@@ -195,7 +199,7 @@ class Laying {
         this.parts.push({
           id,
           kind: 'resistor',
-          label: lampId === null ? label : `Resistor of ${lampName(this.job, lampId)}`,
+          label: lampId === null ? label : `Resistor of ${this.names.get(lampId)}`,
           role,
           ohms,
           ratedWatts: circuit.ratedWatts,
@@ -235,9 +239,9 @@ class Laying {
     this.parts.push({
       id: part,
       kind: 'bulb',
-      label: lampName(this.job, id),
+      label: this.names.get(id)!,
       bulb: Object.hasOwn(bulbs, lamp.part) ? bulbs[lamp.part] : Object.values(bulbs)[0],
-      number: this.lamps.findIndex((l) => l.id === id) + 1,
+      number: this.numbers.get(id)!,
       lampId: id,
       groupId: circuitId,
       path: this.at('lamps', id),
@@ -251,11 +255,11 @@ class Laying {
     this.parts.push({
       id: diesOf(lamp.id)[which],
       kind: 'lamp',
-      label: lampName(this.job, lamp.id),
+      label: this.names.get(lamp.id)!,
       led: lampType(this.layout, part),
       builtIn: lamp.builtInOhms > 0 ? { kind: 'resistor', ohms: lamp.builtInOhms } : { kind: 'nothing' },
       placeMillimetres: lamp.alongMillimetres,
-      number: this.lamps.findIndex((l) => l.id === lamp.id) + 1,
+      number: this.numbers.get(lamp.id)!,
       lampId: lamp.id,
       groupId: lamp.circuitId,
       path: this.at('lamps', lamp.id),

@@ -1,6 +1,6 @@
 import { GROUND, type Element, type Netlist } from '../circuit/netlist';
 import { netsOf, terminalKey, terminalsOf, type Assembly, type Part } from './assembly';
-import { elementId } from './element-id';
+import { deckName, elementId } from './element-id';
 import { elementsOf, type Feeding } from './elements';
 import type { Supply } from '../supply';
 
@@ -24,7 +24,7 @@ export function lower(assembly: Assembly, supply: Supply, feeding: Feeding = {})
   const names = new Map<string, string>();
   for (const net of nets.values()) {
     if (!reached.has(net)) continue;
-    names.set(net, net === ground ? GROUND : net.replace(/[^a-z0-9]+/gi, '_').toLowerCase());
+    names.set(net, net === ground ? GROUND : nodeName(net));
   }
   const node = (part: Part, terminal: string): string =>
     names.get(nets.get(terminalKey({ part: part.id, terminal }))!)!;
@@ -53,6 +53,12 @@ export function lower(assembly: Assembly, supply: Supply, feeding: Feeding = {})
     ),
     leftOut,
   };
+}
+
+/** The name of a net's node, from the terminal that names the net: `part.terminal`. */
+function nodeName(net: string): string {
+  const dot = net.lastIndexOf('.');
+  return `${deckName(net.slice(0, dot))}_${deckName(net.slice(dot + 1))}`;
 }
 
 /** Nets that some chain of parts and joints ties to the rails, and the parts that are not tied. */

@@ -24,7 +24,8 @@ export function writeFunctionCsv(outputs: Readonly<Record<string, OutputRule>>):
         o.effect,
       ]),
     },
-    { newline: '\n' },
+    // An output may be called by a formula, which a spreadsheet would work out.
+    { newline: '\n', escapeFormulae: true },
   )}\n`;
 }
 

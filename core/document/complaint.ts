@@ -74,7 +74,7 @@ export function shownValue(value: unknown): string {
   if (Array.isArray(value)) return `a list of ${value.length}`;
   if (typeof value === 'object' && value !== null) return 'a group of values';
   if (typeof value === 'string') return `“${value.slice(0, 40)}${value.length > 40 ? '…' : ''}”`;
-  return String(value);
+  return typeof value === 'number' ? String(Number(value.toPrecision(6))) : String(value);
 }
 
 const kinds: Readonly<Record<string, string>> = {

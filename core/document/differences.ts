@@ -51,7 +51,9 @@ export function differenceAt(
   to: unknown,
 ): Difference {
   const key = String(path.findLast((k) => typeof k === 'string') ?? '');
-  const what = placeWords(to === undefined ? before : after, path);
+  // What came or went is told as one of its kind: its own id says little.
+  const came = from === undefined || to === undefined;
+  const what = placeWords(to === undefined ? before : after, came ? path.slice(0, -1) : path);
   return { what, before: said(from, key), after: said(to, key) };
 }
 

@@ -5,20 +5,38 @@ import type { LocomotiveRecord } from './locomotive-record';
 /** Lamps this near the centre line are in the middle, in millimetres. */
 const MIDDLE = 0.5;
 
+/** What a lamp of a locomotive is called; for many of one job ask `lampNames`. */
+export const lampName = (job: Pick<LocomotiveRecord, 'lamps'>, lampId: string): string =>
+  lampNames(job).get(lampId)!;
+
 /**
- * What a lamp of a locomotive is called: its role and end, and which side it is on, facing the end,
+ * What the lamps of a locomotive are called: role and end, and which side each is on, facing the end,
  * where there are several of the role.
  */
-export function lampName(job: Pick<LocomotiveRecord, 'lamps'>, lampId: string): string {
-  const lamp = job.lamps[lampId];
-  const { name, inside } = lampRoles[lamp.role];
-  const alike = inOrder(job.lamps).filter((l) => l.end === lamp.end && l.role === lamp.role);
-  const plain = `${name} ${lamp.end}`;
-  if (alike.length === 1) return plain;
-  const side = (across: number): string =>
-    Math.abs(across) <= MIDDLE ? 'middle' : across < 0 ? 'left' : 'right';
-  const mine = side(lamp.acrossMillimetres);
-  const sameSide = alike.filter((l) => side(l.acrossMillimetres) === mine);
-  if (inside || sameSide.length > 1) return `${plain} ${alike.findIndex((l) => l.id === lampId) + 1}`;
-  return `${plain} ${mine}`;
+export function lampNames(job: Pick<LocomotiveRecord, 'lamps'>): ReadonlyMap<string, string> {
+  const roles = new Map<string, { id: string; side: string }[]>();
+  const ordered = inOrder(job.lamps);
+  const plainName = ({ role, end }: (typeof ordered)[number]): string => `${lampRoles[role].name} ${end}`;
+  for (const lamp of ordered) {
+    const plain = plainName(lamp);
+    const alike = roles.get(plain) ?? [];
+    alike.push({ id: lamp.id, side: side(lamp.acrossMillimetres) });
+    roles.set(plain, alike);
+  }
+  const names = new Map<string, string>();
+  for (const lamp of ordered) {
+    const plain = plainName(lamp);
+    const alike = roles.get(plain)!;
+    if (names.has(lamp.id)) continue;
+    const counts = new Map<string, number>();
+    for (const l of alike) counts.set(l.side, (counts.get(l.side) ?? 0) + 1);
+    alike.forEach((l, i) => {
+      const numbered = lampRoles[lamp.role].inside || counts.get(l.side)! > 1;
+      names.set(l.id, alike.length === 1 ? plain : `${plain} ${numbered ? i + 1 : l.side}`);
+    });
+  }
+  return names;
 }
+
+const side = (across: number): string =>
+  Math.abs(across) <= MIDDLE ? 'middle' : across < 0 ? 'left' : 'right';

@@ -31,7 +31,8 @@ export function usualTallest(
   board: BoardRecord,
   heightMillimetres: number,
 ): NonNullable<BoardRecord['tallest']> {
-  return { placeMillimetres: board.startMillimetres + 10, lengthMillimetres: 6, heightMillimetres };
+  const placeMillimetres = board.startMillimetres + Math.min(10, board.lengthMillimetres / 2);
+  return { placeMillimetres, lengthMillimetres: 6, heightMillimetres };
 }
 
 /** Three pairs of roof tabs, spread along the coach. */

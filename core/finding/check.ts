@@ -1,3 +1,4 @@
+import { namedFailure } from '../assembly/named-failure';
 import { cellLifeStudy } from '../study/cell-life';
 import { inrushStudy } from '../study/inrush';
 import { noLoadStudy } from '../study/no-load';
@@ -8,6 +9,7 @@ import { slowStudies, type Finding, type Rule, type Studies } from './finding';
 import { gravestFirst } from './gravest-first';
 import { extremesOf } from './remedy';
 import { rules } from './rules';
+import { soundRemedies } from './sound-remedies';
 import type { Fault } from '../assembly/fault';
 import type { Layout } from '../document/layout';
 
@@ -32,7 +34,12 @@ export function checkBench(bench: Bench, pace: Pace = 'all', known: Partial<Stud
     ride: needs.has('ride') ? (known.ride ?? rideStudy(bench, steady)) : null,
     cellLife: needs.has('cellLife') ? (known.cellLife ?? cellLifeStudy(bench)) : null,
   };
-  return gravestFirst(chosen.flatMap((r) => r.judge(bench, studies)));
+  return gravestFirst(
+    soundRemedies(
+      bench.layout,
+      chosen.flatMap((r) => r.judge(bench, studies)),
+    ),
+  );
 }
 
 /** Lays a job out and judges it. */
@@ -42,5 +49,10 @@ export function checkJob(
   faults: readonly Fault[] = [],
   pace: Pace = 'all',
 ): Finding[] {
-  return checkBench(benchOf(layout, jobId, faults), pace);
+  const bench = benchOf(layout, jobId, faults);
+  try {
+    return checkBench(bench, pace);
+  } catch (error) {
+    throw namedFailure(error, bench.assembly, bench.lowered);
+  }
 }

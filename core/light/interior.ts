@@ -136,6 +136,8 @@ const UP: Normal = [0, 0, 1];
 
 /** Rows of patches between the level where light is wanted and the ceiling. */
 const ROWS = 6;
+/** Patches at the most: where the level lies just below the ceiling they are made larger, not more. */
+const MOST_PATCHES = 4000;
 /** A patch nearer than this many of its sizes is looked at in parts. */
 const NEAR_SIZES = 2;
 const MOST_PARTS = 6;
@@ -185,6 +187,11 @@ export class LightField {
     });
   }
 
+  /** How many patches throw light back: what the work hangs on. */
+  get patchCount(): number {
+    return this.patches.length;
+  }
+
   /** Lux per lumen of a source at every point; not to be written to. */
   perLumen(source: LightSource): Float64Array {
     const { x, y, z, aimDegrees, exponent } = source;
@@ -218,7 +225,7 @@ export class LightField {
 /** Walls, ends and both faces of every screen above a level, in patches. */
 function patchesAbove(interior: Interior, level: number): Patch[] {
   const { length, width, ceiling, screens, reflectance, openings } = interior;
-  const size = Math.max(0.5, ceiling - level) / ROWS;
+  const size = patchSize(interior, level);
   const patches: Patch[] = [];
   const lay = (face: Screen, normal: Normal, glazed = false): void => {
     const high = face.top - level;
@@ -253,6 +260,20 @@ function patchesAbove(interior: Interior, level: number): Patch[] {
     lay(s, back);
   }
   return patches;
+}
+
+/** Size of a patch: a share of the room's height above the level, as long as there are not too many. */
+function patchSize({ length, width, ceiling, screens }: Interior, level: number): number {
+  const size = Math.max(0.5, ceiling - level) / ROWS;
+  const faces = [
+    ...[length, length, width, width].map((long) => ({ long, high: ceiling - level })),
+    ...screens.flatMap((s) => [1, 2].map(() => ({ long: s.to - s.from, high: s.top - level }))),
+  ].filter((f) => f.high > 0);
+  const count = (of: number): number =>
+    faces.reduce((sum, f) => sum + Math.max(1, f.long / of) * Math.max(1, f.high / of), 0);
+  let fitting = size;
+  while (count(fitting) > MOST_PATCHES) fitting *= 1.1;
+  return fitting;
 }
 
 /** A face cut where screens stand at right angles to it, so that no patch belongs to two rooms. */

@@ -20,13 +20,15 @@ export interface FittedCurve {
 /** Emission coefficient taken where two readings cannot tell it from the resistance. */
 const USUAL_EMISSION = 3;
 const LEAST_EMISSION = 1;
+/** A lamp's junction takes more than this of its volts; the rest is resistance. */
+const LEAST_JUNCTION_VOLTS = 0.3;
 
 /**
  * Fits V = N Vt ln(I) + b + RS I to readings by least squares on the volts (Shockley's law with a
  * series resistance, for currents far above saturation). Where the readings ask for a negative
  * resistance or an emission coefficient below 1, that figure is held at its limit and the rest
  * fitted again. With fewer than three readings the emission coefficient is taken as usual for a lamp.
- * @throws RangeError for fewer than two readings, figures not above zero, or volts that fall as the current rises
+ * @throws RangeError for fewer than two readings, figures not above zero, volts that fall as the current rises, or such that leave no lamp
  */
 export function fitReadings(readings: readonly LampReading[]): FittedCurve {
   if (readings.length < 2)
@@ -67,6 +69,11 @@ export function fitReadings(readings: readonly LampReading[]): FittedCurve {
     seriesOhms = Math.max(0, seriesOhms);
   }
   const curve = (i: number): number => emission * THERMAL_VOLTS * Math.log(i) + offset + seriesOhms * i;
+  const across = seriesOhms * last.amps;
+  if (across >= curve(last.amps) - LEAST_JUNCTION_VOLTS)
+    throw new RangeError(
+      'the volts rise so steeply with the current that nothing is left for the lamp: a reading is mistaken',
+    );
   const squares = readings.reduce((sum, r) => sum + (r.volts - curve(r.amps)) ** 2, 0);
   return {
     emission,

@@ -61,7 +61,8 @@ function layInterior(interior: InteriorRecord, dimensions: Dimensions): CoachInt
   const screens: Screen[] = [];
   rooms.forEach((room, i) => {
     const next = rooms[i + 1];
-    const top = room.partitionMillimetres - room.partitionCutMillimetres;
+    // Nothing stands higher than the ceiling, whatever the figures say.
+    const top = Math.min(ceiling, room.partitionMillimetres - room.partitionCutMillimetres);
     if (!next || top <= 0) return;
     const stops = room.partitionAcross === 'to-corridor' && interior.corridor !== null;
     const { nearest, farthest } = stops ? besideCorridor(interior) : { nearest: 0, farthest: width };
@@ -77,7 +78,8 @@ function layInterior(interior: InteriorRecord, dimensions: Dimensions): CoachInt
   if (interior.corridor) {
     const { side, widthMillimetres, wallMillimetres } = interior.corridor;
     const at = side === 'far' ? width - widthMillimetres : widthMillimetres;
-    for (const r of beside) screens.push({ lies: 'along', at, from: r.from, to: r.to, top: wallMillimetres });
+    for (const r of beside)
+      screens.push({ lies: 'along', at, from: r.from, to: r.to, top: Math.min(ceiling, wallMillimetres) });
   }
   for (const back of inOrder(interior.seatBacks)) {
     const room = rooms.find((r) => back.placeMillimetres > r.from && back.placeMillimetres < r.to);
@@ -87,7 +89,7 @@ function layInterior(interior: InteriorRecord, dimensions: Dimensions): CoachInt
       at: back.placeMillimetres,
       from: room.nearest,
       to: room.farthest,
-      top: back.heightMillimetres - back.cutMillimetres,
+      top: Math.min(ceiling, back.heightMillimetres - back.cutMillimetres),
     });
   }
   const shape = windowShape(dimensions);

@@ -102,7 +102,10 @@ export function proposeDrive(
     readonly watts: number;
   }
   const memberIds = new Set(members.map(([id]) => id));
-  const resistorIds = new Set([...[...memberIds].map((id) => `resistor-${id}`), `resistor-${groupId}`]);
+  const resistorIds = new Set([
+    ...[...memberIds].map((id) => `resistor-${id}`),
+    `shared-resistor-${groupId}`,
+  ]);
   const loadOf = (steady: SteadyStudy): number =>
     Math.max(
       0,

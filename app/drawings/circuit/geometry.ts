@@ -196,7 +196,7 @@ function topOf(assembly: Assembly, head: LampPart, at: ReadonlyMap<string, Point
   const own = at.get(`resistor-${head.lampId}.two`);
   if (own) return own.y + 12;
   const group = head.groupId ?? '';
-  if (assembly.parts.some((p) => p.id === `resistor-${group}` || p.id === `limiter-${group}`))
+  if (assembly.parts.some((p) => p.id === `shared-resistor-${group}` || p.id === `limiter-${group}`))
     return OWN_LINE;
   return head.groupId === null ? 164 : feedOf(assembly, head);
 }

@@ -75,7 +75,7 @@ export function FromAbove({ job, answers }: { readonly job: Job; readonly answer
               x={x(place - tabs.lengthMillimetres / 2)}
               y={s < 0 ? y(middle - tabs.apartMillimetres / 2) : y(interior.widthMillimetres)}
               width={tabs.lengthMillimetres * perMillimetre}
-              height={(middle - tabs.apartMillimetres / 2) * across}
+              height={Math.max(0, (middle - tabs.apartMillimetres / 2) * across)}
               fill="#84929a"
             />
           )),

@@ -61,7 +61,7 @@ export function Section({ job }: { readonly job: Job }) {
             x={x(side)}
             y={y(panes.head)}
             width={Math.max(2, outer * scale)}
-            height={(panes.head - panes.sill) * scale}
+            height={Math.max(0, (panes.head - panes.sill) * scale)}
             fill="#ffe2ab"
           />
         ))}
@@ -69,8 +69,8 @@ export function Section({ job }: { readonly job: Job }) {
           <rect
             x={x(1)}
             y={y(back.heightMillimetres - back.cutMillimetres)}
-            width={(interior.widthMillimetres - 2) * scale}
-            height={(back.heightMillimetres - back.cutMillimetres) * scale}
+            width={Math.max(0, (interior.widthMillimetres - 2) * scale)}
+            height={Math.max(0, (back.heightMillimetres - back.cutMillimetres) * scale)}
             fill="#d8cba6"
           />
         )}
@@ -90,7 +90,7 @@ export function Section({ job }: { readonly job: Job }) {
               key={s}
               x={s < 0 ? x(0) : x(middle + fit.tabs!.apartMillimetres / 2)}
               y={y(interior.ceilingMillimetres)}
-              width={(middle - fit.tabs!.apartMillimetres / 2) * scale}
+              width={Math.max(0, (middle - fit.tabs!.apartMillimetres / 2) * scale)}
               height={2.2 * scale}
               fill="#84929a"
             />

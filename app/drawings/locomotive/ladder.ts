@@ -48,7 +48,7 @@ export function ladders(assembly: Assembly, circuit: LampCircuitRecord & { reado
   if (ways.length === 0) return lamps.length > 0 ? [{ circuit, way: '', inLead, source, lamps }] : [];
   const nets = netsOf(assembly);
   return ways.map((way) => {
-    const out = nets.get(`regulator-${circuit.id}-${way}.out`);
+    const out = nets.get(`regulator-${way}-${circuit.id}.out`);
     const mine = lamps.filter((l) => nets.get(`resistor-${l.id.slice('lamp-'.length)}.one`) === out);
     return { circuit, way, inLead, source: source.filter((p) => p.id.endsWith(way)), lamps: mine };
   });

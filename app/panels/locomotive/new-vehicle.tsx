@@ -19,6 +19,7 @@ import {
   type VehicleSort,
 } from '../../../core/study/locomotive/new-locomotive';
 import { supplyKind, type SupplyKindName } from '../../../core/supply';
+import { benchPath } from '../../shell/paths';
 import type { Layout } from '../../../core/document/layout';
 import type { TopologyName } from '../../../core/document/topology-names';
 
@@ -72,7 +73,7 @@ export function NewVehicle({ layout }: { readonly layout: Layout }) {
         draft.supplies = made.layout.supplies;
         draft.jobs = made.layout.jobs;
       });
-      void navigate(`/bench/${made.jobId}`);
+      void navigate(benchPath(made.jobId));
     } catch (error) {
       setRefusal(error instanceof Error ? error.message : String(error));
     }

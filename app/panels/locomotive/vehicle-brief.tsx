@@ -9,6 +9,7 @@ import { useLayoutStore } from '../../store/layout-store';
 import { prototypeMetres } from '../../../core/quantity/scale';
 import { mirroredVehicle } from '../../../core/study/locomotive/new-locomotive';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
+import { benchPath } from '../../shell/paths';
 
 const body = {
   length: { least: 20, most: 1500, range: '20 mm to 1500 mm' },
@@ -28,7 +29,7 @@ export function VehicleBrief({ layout, jobId, job }: VehiclePanelProps) {
     edit('Far end of the train set', (draft) => {
       draft.jobs = made.layout.jobs;
     });
-    void navigate(`/bench/${made.jobId}`);
+    void navigate(benchPath(made.jobId));
   };
   return (
     <div className="choices">

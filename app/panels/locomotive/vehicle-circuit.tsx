@@ -79,7 +79,7 @@ export function VehicleCircuit(props: VehiclePanelProps) {
               unit="ohm"
               figure={circuit.ohms}
               limits={ohmLimits}
-              aside={watts(`resistor-${circuit.id}`)}
+              aside={watts(`shared-resistor-${circuit.id}`)}
               onCommit={(ohms) => change('Resistor', (c) => void (c.ohms = ohms))}
             />
             <Body

@@ -124,7 +124,7 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
                     ...job.lamps[l.id],
                     end: far,
                     order: l.order + 100,
-                    alongMillimetres: job.body.lengthMillimetres - l.alongMillimetres,
+                    alongMillimetres: Math.max(0, job.body.lengthMillimetres - l.alongMillimetres),
                   };
                 }
                 wireAnew(j);

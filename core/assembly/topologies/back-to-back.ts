@@ -10,7 +10,7 @@ export const backToBack: Topology = {
     const { one, two, circuit, circuitId } = w;
     const line = w.resistor(
       one,
-      `resistor-${circuitId}`,
+      `shared-resistor-${circuitId}`,
       `Resistor of ${circuit.name}`,
       circuit.ohms,
       'shared',

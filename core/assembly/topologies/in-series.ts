@@ -12,7 +12,7 @@ export const inSeries: Topology = {
       const string = w.lamps.filter((l) => l.sense === sense);
       if (string.length === 0) continue;
       const [plus, minus] = sense > 0 ? [w.one, w.two] : [w.two, w.one];
-      const id = sense > 0 ? `resistor-${circuitId}` : `resistor-${circuitId}-back`;
+      const id = sense > 0 ? `shared-resistor-${circuitId}` : `back-resistor-${circuitId}`;
       let at = w.resistor(plus, id, `Resistor of ${circuit.name}`, circuit.ohms, 'shared');
       string.forEach((lamp, i) => {
         const next = string[i + 1];

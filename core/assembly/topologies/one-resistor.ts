@@ -10,7 +10,7 @@ export const oneResistor: Topology = {
     const { circuit, circuitId } = w;
     const line = w.resistor(
       w.one,
-      `resistor-${circuitId}`,
+      `shared-resistor-${circuitId}`,
       `Resistor of ${circuit.name}`,
       circuit.ohms,
       'shared',

@@ -17,8 +17,8 @@ export const regulatedBoard: Topology = {
       if (lamps.length === 0) continue;
       const way = sense > 0 ? 'one' : 'other';
       const [plus, minus] = sense > 0 ? [w.one, w.two] : [w.two, w.one];
-      const diode = `diode-${w.circuitId}-${way}`;
-      const regulator = `regulator-${w.circuitId}-${way}`;
+      const diode = `diode-${way}-${w.circuitId}`;
+      const regulator = `regulator-${way}-${w.circuitId}`;
       w.add({
         id: diode,
         kind: 'diode',

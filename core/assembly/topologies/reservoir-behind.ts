@@ -2,10 +2,10 @@ import type { Terminal } from '../assembly';
 import { t, type Wiring } from './topology';
 
 /** The circuit's reservoir, where it has one, between two terminals that never change sides. */
-export function reservoirBehind(w: Wiring, plus: Terminal, minus: Terminal, suffix = ''): void {
+export function reservoirBehind(w: Wiring, plus: Terminal, minus: Terminal, which = ''): void {
   const { reservoir } = w.circuit;
   if (!reservoir) return;
-  const id = `reservoir-${w.circuitId}${suffix}`;
+  const id = `reservoir${which}-${w.circuitId}`;
   w.add({
     id,
     kind: 'electrolytic',

@@ -19,14 +19,21 @@ export interface DeckAnswer {
 
 /**
  * Solves the analysis a deck asks for.
+ * @param mostSteps steps of a run after which it is given up
  * @throws DeckError with a line of the deck when it cannot be solved
  */
-export function answerDeck(deck: Deck): DeckAnswer {
+export function answerDeck(deck: Deck, mostSteps = MOST_STEPS): DeckAnswer {
   try {
-    const answer = solve(deck);
+    const answer = solve(deck, mostSteps);
     for (const row of answer.rows) {
       if (!row.every(Number.isFinite))
         throw new DeckError(deck.analysis.line, 'a figure came out that is not a number');
+      const beyond = row.find((f) => Math.abs(f) > BEYOND);
+      if (beyond !== undefined)
+        throw new DeckError(
+          deck.analysis.line,
+          `${beyond.toPrecision(3)} came out, which no circuit has: is a source or a part written with the wrong prefix?`,
+        );
     }
     return answer;
   } catch (error) {
@@ -45,7 +52,7 @@ function probesOf(deck: Deck): (plan: Plan) => Probe[] {
     );
 }
 
-function solve(deck: Deck): DeckAnswer {
+function solve(deck: Deck, mostSteps: number): DeckAnswer {
   const { analysis, netlist } = deck;
   const labels = deck.vectors.map((v) => v.label);
   if (analysis.kind === 'op') return { headings: labels, rows: [operatingPoint(netlist, probesOf(deck))] };
@@ -80,10 +87,12 @@ function solve(deck: Deck): DeckAnswer {
   };
   while (!run.done) {
     run.advance(10000);
-    if (run.steps > MOST_STEPS) {
+    // What it will take is clear long before it has taken it.
+    const willTake = run.steps / Math.max(run.step.to / analysis.stop, Number.EPSILON);
+    if (run.steps > mostSteps || (run.steps >= ENOUGH_TO_TELL && willTake > mostSteps * SURE)) {
       throw new DeckError(
         analysis.line,
-        `the run takes more than ${MOST_STEPS} steps: shorten it, or its sources are too fast for it`,
+        `the run takes more than ${mostSteps} steps: shorten it, or its sources are too fast for it`,
       );
     }
   }
@@ -104,6 +113,11 @@ function givenStored(deck: Deck, plan: Plan): Float64Array {
 
 /** Steps after which a run is given up: about a minute of work, and three minutes of DCC. */
 const MOST_STEPS = 20_000_000;
+/** Steps after which it is reckoned how many there will be, and how far beyond the most that has to lie. */
+const ENOUGH_TO_TELL = 100_000;
+const SURE = 4;
+/** No voltage, current or time of a circuit that can be built comes near it. */
+const BEYOND = 1e12;
 
 /** A resistance through which `.ic` holds a node while the operating point is found. */
 const HOLD_OHMS = 1e-6;

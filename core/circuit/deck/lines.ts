@@ -13,9 +13,11 @@ export function cardsOf(source: string): { title: string; cards: Card[]; orphan:
   const cards: { line: number; text: string }[] = [];
   let orphan: number | null = null;
   for (let i = 1; i < raw.length; i++) {
+    // Blanks are made one first, each run of them looked at once.
     const text = raw[i]
+      .replace(/\s+/g, ' ')
       .replace(/;.*$/, '')
-      .replace(/(^|\s)\$(\s.*)?$/, '')
+      .replace(/(^| )\$( .*)?$/, '')
       .trim()
       .toLowerCase();
     if (text === '' || text.startsWith('*')) continue;
@@ -37,7 +39,8 @@ export function cardsOf(source: string): { title: string; cards: Card[]; orphan:
  */
 export function wordsOf(text: string): string[] {
   return text
-    .replace(/\s*=\s*/g, '=')
+    .replace(/\s+/g, ' ')
+    .replace(/ ?= ?/g, '=')
     .replace(/[(),]/g, ' ')
     .split(/\s+/)
     .filter((w) => w !== '');

@@ -36,7 +36,7 @@ export function modelOf(words: readonly string[], line: number): { name: string;
     else if (key === 'rs') model.seriesOhms = figure;
     else if (key === 'bv') model.breakdownVolts = figure;
     else if (key === 'ibv') model.breakdownAmps = figure;
-    else if (!(key in idle) || !idle[key](figure)) {
+    else if (!Object.hasOwn(idle, key) || !idle[key](figure)) {
       throw new DeckError(line, `'${p}': this parameter of a diode model is not known`);
     }
   }

@@ -13,12 +13,16 @@ const suffixes: readonly (readonly [string, number])[] = [
   ['a', 1e-18],
 ];
 
+/** No figure is written longer; a line of digits without end is not tried. */
+const LONGEST = 80;
+
 /**
  * A SPICE number: digits, an exponent, a scale letter (`meg` is a million, `m` a thousandth) and
  * letters of a unit that do not count.
  * @returns null when the text is not one
  */
 export function spiceNumber(text: string): number | null {
+  if (text.length > LONGEST) return null;
   const found = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)([a-zµωΩ]*)$/i.exec(text);
   if (!found) return null;
   const tail = found[2].toLowerCase();

@@ -190,9 +190,10 @@ function dc(words: readonly string[], line: number): Analysis {
     const [from, to, step] = words.slice(i + 1, i + 4).map((w) => figure(w, line, 'the sweep'));
     if (step === 0 || (to - from) / step < 0)
       throw new DeckError(line, '.dc has a step that never reaches its stop');
-    if ((to - from) / step > 1e6) throw new DeckError(line, '.dc asks for more than a million points');
     ranges.push({ source: words[i], from, to, step });
   }
+  const points = ranges.reduce((product, r) => product * Math.abs((r.to - r.from) / r.step + 1), 1);
+  if (points > 1e6) throw new DeckError(line, '.dc asks for more than a million points');
   return { kind: 'dc', line, ranges };
 }
 
@@ -201,10 +202,10 @@ function vectorsOf(controls: readonly Card[], analysis: Analysis, elements: read
   const ids = new Set(elements.map((e) => e.id));
   const vectors: Vector[] = [];
   for (const { line, text } of controls) {
-    const card = /^\.print\b\s*(tran|dc|op)?\b(.*)$/.exec(text);
+    const card = /^\.print\b ?(tran|dc|op)?\b(.*)$/.exec(text);
     if (!card) continue;
     if (card[1] !== undefined && card[1] !== analysis.kind) continue;
-    const rest = card[2].replace(/\s*([(),])\s*/g, '$1').trim();
+    const rest = card[2].replace(/ ?([(),]) ?/g, '$1').trim();
     if (rest === '') throw new DeckError(line, '.print names nothing');
     for (const word of rest.replace(/\)(?=\S)/g, ') ').split(/\s+/)) {
       const asked = /^([vi])\(([^(),]+)(?:,([^(),]+))?\)$/.exec(word);
@@ -235,7 +236,7 @@ function nodeVoltsOf(controls: readonly Card[], elements: readonly Element[]): M
     if (!/^\.ic\b/.test(text)) continue;
     const rest = text
       .slice(3)
-      .replace(/\s*([=()])\s*/g, '$1')
+      .replace(/ ?([=()]) ?/g, '$1')
       .trim();
     for (const word of rest.split(/\s+/)) {
       const set = /^v\(([^()]+)\)=(.+)$/.exec(word);

@@ -11,11 +11,13 @@ import { vehicleLampCurrent } from './lamp-current';
 import { logicLevel } from './logic-level';
 import { looseLamp } from './loose-lamp';
 import { neverLit } from './never-lit';
+import { noAnswer } from './no-answer';
 import { noTail } from './no-tail';
 import { notInMapping } from './not-in-mapping';
 import { outputOverload } from './output-overload';
 import { vehicleResistorHeat } from './resistor-heat';
 import { vehicleReverseVoltage } from './reverse-voltage';
+import { soundRemedies } from '../sound-remedies';
 import { unevenRole } from './uneven-role';
 import { vehicleStudy, type VehicleRule } from './vehicle-rule';
 import { whiteAndRed } from './white-and-red';
@@ -24,6 +26,7 @@ import type { Finding } from '../finding';
 
 /** Every rule about locomotives. A new one is a file beside these, and a line here. */
 export const vehicleRules: readonly VehicleRule[] = [
+  noAnswer,
   dcOnDcc,
   vehicleLampCurrent,
   outputOverload,
@@ -51,7 +54,8 @@ export const vehicleRules: readonly VehicleRule[] = [
  */
 export function checkVehicle(layout: Layout, jobId: string, onSupply?: string): Finding[] {
   const study = vehicleStudy(vehicleOf(layout, jobId, onSupply));
-  return gravestFirst(saidOnce(vehicleRules.flatMap((r) => r.judge(study))));
+  const found = saidOnce(vehicleRules.flatMap((r) => r.judge(study)));
+  return gravestFirst(soundRemedies(layout, found));
 }
 
 /** What one cause explains is said once: an end that is wired backwards need not be told that it lacks tail lamps. */

@@ -1,9 +1,15 @@
+import { CircuitError } from '../../circuit/error';
 import { change } from '../../document/patch';
 import { locomotiveIn } from '../../document/jobs';
 import { isHead, isTail, type LampRoleName } from '../../document/lamp-roles';
-import { lampName } from '../../document/lamp-name';
+import { lampNames } from '../../document/lamp-name';
 import { throttleSweep, type ThrottleSweep } from '../../study/locomotive/throttle-sweep';
-import { truthTable, type TruthRow, type TruthTable } from '../../study/locomotive/states';
+import {
+  truthTable,
+  type TruthRow,
+  type TruthTable,
+  type UnsolvedState,
+} from '../../study/locomotive/states';
 import { VehicleSolver } from '../../study/locomotive/lit';
 import type { Draft } from 'immer';
 import type { Layout } from '../../document/layout';
@@ -17,6 +23,8 @@ export interface VehicleStudy {
   readonly table: TruthTable;
   /** Every state where most flows: a DC track at full throttle, any other as it is. */
   readonly atMost: readonly TruthRow[];
+  /** States without an answer: nothing is judged by them, and that is said. */
+  readonly unsolved: readonly UnsolvedState[];
   readonly sweep: ThrottleSweep | null;
 }
 
@@ -34,13 +42,33 @@ export function vehicleStudy(vehicle: Vehicle): VehicleStudy {
   const solver = new VehicleSolver(vehicle);
   const table = truthTable(vehicle, solver);
   const onDc = vehicle.supply.kind === 'dc-track';
-  const atMost = onDc
-    ? table.rows.map((row) => {
-        const lit = solver.lit({ ...row.state, throttle: 1 });
-        return { ...row, lit, lamps: row.lamps.map((l, k) => ({ ...l, ...lit.lamps[k] })) };
-      })
-    : table.rows;
-  return { vehicle, table, atMost, sweep: throttleSweep(vehicle, solver) };
+  const unsolved = [...table.unsolved];
+  const atMost = !onDc
+    ? table.rows
+    : table.rows.flatMap((row) => {
+        const state = { ...row.state, throttle: 1 };
+        const lit = answered(
+          () => solver.lit(state),
+          (reason) => unsolved.push({ state, reason }),
+        );
+        return lit ? [{ ...row, lit, lamps: row.lamps.map((l, k) => ({ ...l, ...lit.lamps[k] })) }] : [];
+      });
+  const sweep = answered(
+    () => throttleSweep(vehicle, solver),
+    () => undefined,
+  );
+  return { vehicle, table, atMost, unsolved, sweep };
+}
+
+/** What has no answer silences only what needs it. */
+function answered<T>(ask: () => T, refused: (reason: string) => void): T | null {
+  try {
+    return ask();
+  } catch (error) {
+    if (!(error instanceof CircuitError)) throw error;
+    refused(error.message);
+    return null;
+  }
 }
 
 /** A remedy of one change to the vehicle's own record. */
@@ -66,7 +94,8 @@ export function aboutLamps(
 
 /** Lamps by name, the first few. */
 export function lampsNamed({ job }: Vehicle, lampIds: readonly string[], most = 3): string {
-  const names = [...new Set(lampIds)].map((id) => lampName(job, id));
+  const all = lampNames(job);
+  const names = [...new Set(lampIds)].map((id) => all.get(id)!);
   const rest = names.length - most;
   return rest > 0 ? `${names.slice(0, most).join(', ')} and ${rest} more` : names.join(', ');
 }

@@ -35,6 +35,18 @@ const cases: [rule: string, wrong: Layout, right: Layout, onSupply?: string][] =
     onRails('shared-both-ways', (j) => void (j.circuits['end-a'].leadsSwapped = true)),
     onRails('shared-both-ways'),
   ],
+  [
+    'no-answer',
+    // No real part: a nanofarad and a tenth of an ohm behind a bridge.
+    onDecoder((j) => {
+      for (const c of Object.values(j.circuits)) {
+        c.topology = 'own-bridge';
+        c.reservoir = { farads: 1e-9, ratedVolts: 25 };
+      }
+      for (const l of Object.values(j.lamps)) l.ohms = 0.1;
+    }),
+    onDecoder(),
+  ],
   ['dc-on-dcc', onRails('shared-both-ways'), onDecoder(), 'dcc'],
   [
     'white-and-red',

@@ -1,4 +1,5 @@
 import { gravestFirst } from '../gravest-first';
+import { soundRemedies } from '../sound-remedies';
 import { oneSupply } from './one-supply';
 import { tailLamps } from './tail-lamps';
 import { trainInrushRule } from './train-inrush';
@@ -18,5 +19,6 @@ export const trainRules: readonly TrainRule[] = [
 
 /** Judges a train, the gravest first. */
 export function checkTrain(bench: TrainBench): Finding[] {
-  return gravestFirst(trainRules.flatMap((r) => r.judge(bench)));
+  const found = trainRules.flatMap((r) => r.judge(bench));
+  return gravestFirst(soundRemedies(bench.layout, found));
 }

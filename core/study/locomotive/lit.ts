@@ -1,4 +1,5 @@
 import { diesOf } from '../../assembly/locomotive';
+import { namedFailure } from '../../assembly/named-failure';
 import { elementId } from '../../assembly/element-id';
 import { OUTPUT_OFF_OHMS } from '../../assembly/decoder-elements';
 import { GROUND } from '../../circuit/netlist';
@@ -74,7 +75,16 @@ export class VehicleSolver {
 
   /** @throws CircuitError when the circuit cannot be solved */
   lit(state: VehicleState): LitState {
-    return this.way(state.direction).lit(state);
+    return this.named(state, (way) => way.lit(state));
+  }
+
+  private named<T>(state: VehicleState, ask: (way: Way) => T): T {
+    const way = this.way(state.direction);
+    try {
+      return ask(way);
+    } catch (error) {
+      throw namedFailure(error, this.vehicle.assembly, way.lowered);
+    }
   }
 
   /**
@@ -82,7 +92,7 @@ export class VehicleSolver {
    * @throws CircuitError when the circuit cannot be solved
    */
   sweep(state: VehicleState, throttles: readonly number[]): LitState[] {
-    return this.way(state.direction).sweep(state, throttles);
+    return this.named(state, (way) => way.sweep(state, throttles));
   }
 
   private way(direction: 'forward' | 'reverse'): Way {
@@ -95,7 +105,7 @@ export class VehicleSolver {
 
 /** The circuit with the track one way round. */
 class Way {
-  private readonly lowered: Lowered;
+  readonly lowered: Lowered;
   private readonly lamps: ShiningPart[];
   private readonly resistors: Extract<Part, { kind: 'resistor' }>[];
   private readonly outputs: readonly string[];
@@ -137,7 +147,7 @@ class Way {
         ];
       }),
       ...this.resistors.map((r) => currentProbe(plan, elementId('r', r.id))),
-      ...this.outputs.map((id) => currentProbe(plan, elementId('x', `decoder_${id}`))),
+      ...this.outputs.map((id) => currentProbe(plan, elementId('x', 'decoder', id))),
       magnitude(currentProbe(plan, 'r_supply')),
     ];
     this.row = new Float64Array(2 * this.lamps.length + this.resistors.length + this.outputs.length + 1);
@@ -209,7 +219,7 @@ class Way {
       this.lowered.netlist.elements.filter((e) => e.kind === 'switch').map((e) => [e.id, e] as const),
     );
     for (const id of this.outputs) {
-      const element = elementId('x', `decoder_${id}`);
+      const element = elementId('x', 'decoder', id);
       ohms.set(element, on.has(id) ? closed.get(element)!.onOhms : OUTPUT_OFF_OHMS);
     }
     for (const id of this.switches) {

@@ -59,7 +59,7 @@ describe('on plain DC the direction tells the lamps', () => {
     const light = lit(one, forward)
       .lamps.filter((l) => l.lightness > 9)
       .map((l) => l.part);
-    expect(light).toContain('lamp-headlight-a-second');
+    expect(light).toContain('second-lamp-headlight-a');
     expect(light).not.toContain('lamp-headlight-a');
     // The red one takes what the white one of the other lamp would need: red has the lower voltage.
     expect(light).not.toContain('lamp-headlight-a-2');

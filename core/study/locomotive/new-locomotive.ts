@@ -127,7 +127,8 @@ export function mirroredVehicle(layout: Layout, jobId: string): Change & { reado
   const made = change(layout, (draft) => {
     const job = structuredClone(layout.jobs[jobId]) as LocomotiveRecord;
     job.order = 1 + Math.max(0, ...Object.values(layout.jobs).map((j) => j.order));
-    job.name = `${job.name}, far end`;
+    // A name may be no longer than a job’s.
+    job.name = `${job.name.slice(0, 70)}, far end`;
     job.turned = !job.turned;
     job.powered = false;
     draft.jobs[id] = job;

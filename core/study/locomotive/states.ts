@@ -1,3 +1,4 @@
+import { CircuitError } from '../../circuit/error';
 import { inOrder } from '../../document/in-order';
 import { FAINT_LIGHTNESS, SHOWN } from '../../light/lamp-light';
 import { outputsOn } from '../../supply/decoder-output';
@@ -125,30 +126,64 @@ export interface TruthRow {
 /** Every reachable state, solved. */
 export interface TruthTable extends Reach {
   readonly rows: readonly TruthRow[];
+  readonly unsolved: readonly UnsolvedState[];
+}
+
+/** A state that has no answer, and why. */
+export interface UnsolvedState {
+  readonly state: VehicleState;
+  readonly reason: string;
 }
 
 /**
  * Solves every reachable state. States in which the same outputs conduct and the same switches are on
- * are solved once.
- * @throws CircuitError when the circuit cannot be solved
+ * are solved once; one that has no answer is told apart, and the others are not the worse for it.
  */
 export function truthTable(vehicle: Vehicle, solver = new VehicleSolver(vehicle)): TruthTable {
   const reach = reachableStates(vehicle);
-  const known = new Map<string, LitState>();
-  const rows = reach.states.map((state): TruthRow => {
+  const unsolved: UnsolvedState[] = [];
+  const rows = [...truthRows(vehicle, reach, solver, unsolved)];
+  return { ...reach, rows, unsolved };
+}
+
+/**
+ * The rows of a truth table one by one, each solved when it is asked for.
+ * @param unsolved gathers the states that have no answer; left out, the first such is thrown
+ * @throws CircuitError
+ */
+export function* truthRows(
+  vehicle: Vehicle,
+  reach: Reach,
+  solver: VehicleSolver,
+  unsolved?: UnsolvedState[],
+): Generator<TruthRow> {
+  const known = new Map<string, LitState | CircuitError>();
+  for (const state of reach.states) {
     const key = driveKey(vehicle, state);
     let lit = known.get(key);
-    if (!lit) known.set(key, (lit = solver.lit(state)));
-    return {
+    if (!lit) {
+      try {
+        lit = solver.lit(state);
+      } catch (error) {
+        if (!unsolved || !(error instanceof CircuitError)) throw error;
+        lit = error;
+      }
+      known.set(key, lit);
+    }
+    if (lit instanceof CircuitError) {
+      unsolved?.push({ state, reason: lit.message });
+      continue;
+    }
+    const own = lit;
+    yield {
       state,
-      lit,
-      lamps: lit.lamps.map((lamp) => {
+      lit: own,
+      lamps: own.lamps.map((lamp) => {
         const should = shouldShine(vehicle.job, lamp.lampId, lamp.second, state);
         return { ...lamp, should, does: doesShine(lamp.lightness, should) };
       }),
     };
-  });
-  return { ...reach, rows };
+  }
 }
 
 /** Two states with the same key drive the circuit alike. */

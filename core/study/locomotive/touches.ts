@@ -191,7 +191,9 @@ export function seenWords(vehicle: Vehicle, seen: Observation): string {
     .map(([part]) => {
       const found = vehicle.assembly.parts.find((p) => p.id === part);
       if (!found || (found.kind !== 'lamp' && found.kind !== 'bulb')) return part;
-      return lampName(vehicle.job, found.lampId) + (part.endsWith('-second') ? ', its other colour' : '');
+      return (
+        lampName(vehicle.job, found.lampId) + (part.startsWith('second-lamp-') ? ', its other colour' : '')
+      );
     });
   return names.length === 0 ? 'nothing shines' : `${names.join(', ')}; nothing else`;
 }

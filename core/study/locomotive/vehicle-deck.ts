@@ -12,7 +12,7 @@ export function vehicleNetlist(vehicle: Vehicle, state: VehicleState): Netlist {
   const { direction, throttle } = state;
   const { netlist } = lower(assembly, supply, { controls: { direction, throttle } });
   const on = new Set(
-    job.decoder ? [...outputsOn(job.decoder, state).keys()].map((id) => elementId('x', `decoder_${id}`)) : [],
+    job.decoder ? [...outputsOn(job.decoder, state).keys()].map((id) => elementId('x', 'decoder', id)) : [],
   );
   const switches = new Map(
     Object.keys(job.circuits).map((id) => [elementId('x', `switch-${id}`), switchedOn(job, id, state)]),

@@ -3,7 +3,7 @@ import { plugs } from '../../part/plug';
 import { resistorBodies } from '../../part/resistor';
 import { endNames, type End } from '../../document/ends';
 import { inOrder } from '../../document/in-order';
-import { lampName } from '../../document/lamp-name';
+import { lampNames } from '../../document/lamp-name';
 import { isHead, isTail, lampRoles } from '../../document/lamp-roles';
 import { topologies } from '../../assembly/topologies';
 import type { LocomotiveRecord } from '../../document/locomotive-record';
@@ -62,9 +62,10 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
   const steps: FitStep[] = [];
   const clashes: FitClash[] = [];
   const { fit, body } = job;
+  const names = lampNames(job);
   for (const lamp of inOrder(job.lamps)) {
     const shape = lampBodies[lamp.body];
-    const name = lampName(job, lamp.id);
+    const name = names.get(lamp.id)!;
     if (lampRoles[lamp.role].inside) {
       steps.push({
         id: `inside ${lamp.id}`,
@@ -192,6 +193,7 @@ function passing(job: LocomotiveRecord, clashes: FitClash[], steps: FitStep[]): 
 
 /** Places to black out, each to be looked at in the dark with the body on. */
 function darkPlaces(job: LocomotiveRecord): DarkPlace[] {
+  const names = lampNames(job);
   const places: { id: string; says: string }[] = [];
   const lamps = inOrder(job.lamps);
   for (const end of endNames) {
@@ -212,7 +214,7 @@ function darkPlaces(job: LocomotiveRecord): DarkPlace[] {
         if (apart >= NEIGHBOUR * size) return;
         places.push({
           id: `neighbour ${a.id} ${b.id}`,
-          says: `${lampName(job, a.id)} stands ${one(apart)} from ${lampName(job, b.id)}: a tube or a black wall between, so that one does not shine out of the other’s lens.`,
+          says: `${names.get(a.id)} stands ${one(apart)} from ${names.get(b.id)}: a tube or a black wall between, so that one does not shine out of the other’s lens.`,
         });
       }),
     );

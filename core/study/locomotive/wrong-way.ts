@@ -3,7 +3,7 @@ import { inOrder } from '../../document/in-order';
 import { change } from '../../document/patch';
 import { locomotiveIn } from '../../document/jobs';
 import { VehicleSolver } from './lit';
-import { driveKey, truthTable } from './states';
+import { driveKey, reachableStates, truthRows, type TruthRow, type UnsolvedState } from './states';
 import { vehicleOf, type Vehicle } from './vehicle';
 import type { Draft } from 'immer';
 import type { End } from '../../document/ends';
@@ -18,20 +18,33 @@ export interface Cure {
 
 /** How many colours of lamps, over every state, do not do what they are meant to. */
 export function wrongLamps(vehicle: Vehicle, end?: End): number {
-  const { rows } = truthTable(vehicle, new VehicleSolver(vehicle));
-  const seen = new Set<string>();
   let wrong = 0;
-  for (const row of rows) {
+  for (const row of differentRows(vehicle, [])) wrong += wrongIn(vehicle, row, end);
+  return wrong;
+}
+
+/** Whether every lamp of an end does what it is meant to; ends at the first that does not. */
+function allRight(vehicle: Vehicle, end: End): boolean {
+  const unsolved: UnsolvedState[] = [];
+  for (const row of differentRows(vehicle, unsolved)) if (wrongIn(vehicle, row, end) > 0) return false;
+  return unsolved.length === 0;
+}
+
+/** One row, solved as it is asked for, of all states that drive the circuit or tell it apart. */
+function* differentRows(vehicle: Vehicle, unsolved: UnsolvedState[]): Generator<TruthRow> {
+  const seen = new Set<string>();
+  for (const row of truthRows(vehicle, reachableStates(vehicle), new VehicleSolver(vehicle), unsolved)) {
     const key = driveKey(vehicle, row.state) + row.state.direction;
     if (seen.has(key)) continue;
     seen.add(key);
-    for (const l of row.lamps) {
-      if (end && vehicle.job.lamps[l.lampId].end !== end) continue;
-      if (l.should !== (l.does === 'lit')) wrong++;
-    }
+    yield row;
   }
-  return wrong;
 }
+
+const wrongIn = (vehicle: Vehicle, row: TruthRow, end?: End): number =>
+  row.lamps.filter(
+    (l) => (end === undefined || vehicle.job.lamps[l.lampId].end === end) && l.should !== (l.does === 'lit'),
+  ).length;
 
 /**
  * The single change of leads that puts right what an end shows the wrong way, tried on the circuit
@@ -77,7 +90,7 @@ export function cureFor(vehicle: Vehicle, end: End): Cure | null {
   ];
   for (const cure of tries) {
     const layout = change(vehicle.layout, (draft) => cure.mend(locomotiveIn(draft, vehicle.jobId))).layout;
-    if (wrongLamps(vehicleOf(layout, vehicle.jobId, supplyIdOf(vehicle)), end) === 0) return cure;
+    if (allRight(vehicleOf(layout, vehicle.jobId, supplyIdOf(vehicle)), end)) return cure;
   }
   return null;
 }

@@ -1,0 +1,15 @@
+/**
+ * An id as one part of an address. Ids come from files and may be anything: what a browser would take
+ * for a step up, or for nothing, gets a mark in front.
+ */
+const marked = (id: string): string => encodeURIComponent(/^(|~.*|\.+)$/s.test(id) ? `~${id}` : id);
+
+/** The id that a part of an address stands for; undefined stays so. */
+export const idOf = (part: string | undefined): string | undefined =>
+  part?.startsWith('~') ? part.slice(1) : part;
+
+/** The bench of a job, at one of its stages. */
+export const benchPath = (jobId: string, stage?: string): string =>
+  `/bench/${marked(jobId)}${stage === undefined ? '' : `/${stage}`}`;
+
+export const trainPath = (trainId: string): string => `/train/${marked(trainId)}`;

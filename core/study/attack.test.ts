@@ -1,0 +1,147 @@
+import { describe, expect, test } from 'vitest';
+import { boatTrain, demo, demoJob } from '../../tests/generated';
+import { onDecoder, onRails, vehicleId } from '../../tests/vehicles';
+import { change } from '../document/patch';
+import { coachIn, locomotiveIn } from '../document/jobs';
+import { attempt, attemptPatches } from '../document/gate';
+import { usualBoard, usualTallest } from '../document/usual-fit';
+import { checkJob } from '../finding/check';
+import { checkVehicle } from '../finding/locomotive/check-vehicle';
+import { fitReadings } from '../part/lamp-readings';
+import { benchOf } from './bench';
+import { coachInterior } from './coach-interior';
+import { interiorDoubts } from './interior-doubts';
+import { mirroredVehicle } from './locomotive/new-locomotive';
+import { cureFor } from './locomotive/wrong-way';
+import { vehicleOf } from './locomotive/vehicle';
+import { steadyStudy } from './steady';
+import type { Layout } from '../document/layout';
+
+// What an attack on the program found, each kept as a case.
+
+const inside = (
+  figures: Partial<
+    Layout['jobs'][string] extends infer J ? (J extends { interior: infer I } ? I : never) : never
+  >,
+): Layout => change(boatTrain(), (d) => void Object.assign(coachIn(d, demoJob).interior, figures)).layout;
+
+describe('millimetres that do not go together', () => {
+  test.each([
+    ['a seat near the ceiling', { seatMillimetres: 52 }],
+    ['a ceiling below the partitions', { ceilingMillimetres: 6 }],
+    ['the lowest ceiling there may be', { ceilingMillimetres: 5 }],
+    ['a seat above the ceiling', { seatMillimetres: 100 }],
+  ])('%s takes no more work than a usual coach, and is asked about', (_, figures) => {
+    const layout = inside(figures);
+    const usual = coachInterior(coachIn(boatTrain(), demoJob)).field.patchCount;
+    expect(coachInterior(coachIn(layout, demoJob)).field.patchCount).toBeLessThan(4 * usual);
+    expect(Object.keys(interiorDoubts(coachIn(layout, demoJob)))).not.toEqual([]);
+  });
+  test('usual coaches raise no question', () => {
+    for (const id of ['compartment-coach', 'open-saloon', 'luggage-van', 'heritage-coach'])
+      expect(interiorDoubts(coachIn(boatTrain(), id))).toEqual({});
+  });
+});
+
+describe('a mistyped reading of a lamp', () => {
+  test.each([
+    ['30.5 for 3.05 at the end', [2.6, 0.0005], [2.8, 0.004], [30.5, 0.02]],
+    ['28 V and 40 mA in the middle', [2.6, 0.0005], [28, 0.04], [3.05, 0.02]],
+    ['0.95 V for 9.5 V', [0.95, 0.006], [12, 0.0195]],
+  ])('%s is refused where it is typed', (_, ...readings) => {
+    expect(() => fitReadings((readings as number[][]).map(([volts, amps]) => ({ volts, amps })))).toThrow(
+      /mistaken/,
+    );
+  });
+  test('a strip that holds a resistor of its own is not', () => {
+    expect(
+      fitReadings([
+        { volts: 9.5, amps: 0.006 },
+        { volts: 12, amps: 0.0195 },
+      ]).forwardVolts,
+    ).toBeCloseTo(12, 6);
+  });
+});
+
+describe('ways to a layout that could not be opened again', () => {
+  test('the far end of a vehicle with a long name', () => {
+    const layout = onRails('shared-both-ways', (j) => void (j.name = 'N'.repeat(80)));
+    const made = mirroredVehicle(layout, vehicleId);
+    expect(attemptPatches(layout, made.patches).ok).toBe(true);
+  });
+  test('a board that begins at the end of the longest coach, with a tallest part', () => {
+    const board = { ...usualBoard(1500), startMillimetres: 1495, lengthMillimetres: 5 };
+    expect(usualTallest(board, 4).placeMillimetres).toBeLessThanOrEqual(1500);
+  });
+  test('a cure past the largest resistor is none', () => {
+    const layout = onDecoder((j) => {
+      for (const c of Object.values(j.circuits)) c.ohms = 9.9e6;
+      const [first] = Object.values(j.lamps);
+      // Many lamps straight on one output: the cure would be a larger resistor for all of them.
+      for (let i = 0; i < 12; i++)
+        j.lamps[`x${i}`] = { ...first, order: 20 + i, ohms: 180, acrossMillimetres: i };
+      for (const [i, l] of Object.values(j.lamps).entries()) if (i === 0) l.ohms = 9.9e6;
+    });
+    for (const f of checkVehicle(layout, vehicleId))
+      for (const r of f.remedies)
+        expect([f.rule, r.label, attemptPatches(layout, r.patches).ok]).toEqual([f.rule, r.label, true]);
+  });
+});
+
+describe('circuits without an answer', () => {
+  test('a regulator that would drop nothing at all has one, behind half-wave too', () => {
+    const { layout } = change(boatTrain(), (d) => {
+      const { conditioning } = coachIn(d, demoJob);
+      conditioning.rectifier = 'half-wave';
+      conditioning.regulator = { outVolts: 5, dropoutVolts: 0, quiescentAmps: 0 };
+    });
+    expect(steadyStudy(benchOf(layout, demoJob)).lamps.every((l) => Number.isFinite(l.amps.mean))).toBe(true);
+  });
+  test('states that have none are told by what they are about; the others are judged', () => {
+    const layout = onDecoder((j) => {
+      for (const c of Object.values(j.circuits)) {
+        c.topology = 'own-bridge';
+        c.reservoir = { farads: 1e-9, ratedVolts: 25 };
+      }
+      for (const l of Object.values(j.lamps)) l.ohms = 0.1;
+    });
+    const findings = checkVehicle(layout, vehicleId);
+    const told = findings.find((f) => f.rule === 'no-answer')!;
+    expect(told.sentence).toMatch(/Reservoir of Head lamps A/);
+    expect(told.sentence).not.toMatch(/[a-z]_[a-z]/);
+    expect(findings.some((f) => f.rule === 'lamp-current' || f.rule === 'output-overload')).toBe(true);
+  });
+});
+
+describe('bounded work', () => {
+  test('a long DCC bit string is judged', () => {
+    const { layout } = change(
+      demo(),
+      (d) => void Object.assign(d.supplies.track, { bits: '10'.repeat(200) }),
+    );
+    expect(checkJob(layout, demoJob).every((f) => f.sentence !== '')).toBe(true);
+  });
+  test('a thousand lamps are judged', () => {
+    const layout = onDecoder((j) => {
+      const [first] = Object.values(j.lamps);
+      for (let i = 0; i < 1000; i++)
+        j.lamps[`x${i}`] = { ...first, order: 20 + i, acrossMillimetres: (i % 20) - 10 };
+    });
+    expect(checkVehicle(layout, vehicleId).some((f) => f.rule === 'output-overload')).toBe(true);
+  });
+  test('the search for a cure of wrong ways ends, with reservoirs too', () => {
+    const layout = onDecoder((j) => {
+      for (const c of Object.values(j.circuits)) {
+        c.topology = 'regulated-board';
+        c.leadsSwapped = true;
+        c.reservoir = { farads: 100e-6, ratedVolts: 25 };
+      }
+    });
+    const cure = cureFor(vehicleOf(layout, vehicleId), 'A');
+    if (cure) {
+      const made = attempt(layout, (d) => cure.mend(locomotiveIn(d, vehicleId)));
+      expect(made.ok).toBe(true);
+    }
+    expect(checkVehicle(layout, vehicleId).length).toBeGreaterThan(0);
+  });
+});
