@@ -11,6 +11,7 @@ export default defineConfig({
           testTimeout: 60_000,
         },
       },
+      { test: { name: 'fuzz', include: ['tests/fuzz/**/*.test.ts'], testTimeout: 240_000 } },
       { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 120_000 } },
       {
         test: {

@@ -1,4 +1,4 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
@@ -29,6 +29,29 @@ const complains = (answer: ReturnType<typeof hazel>, why: RegExp): void => {
   expect(answer.stderr).not.toMatch(/\bat .*\.(mjs|ts|js):\d+/);
   expect(answer.stderr).toMatch(why);
 };
+
+describe('names from a file', () => {
+  const layout = JSON.parse(readFileSync(demo, 'utf8')) as { jobs: Record<string, Record<string, unknown>> };
+  const [id, job] = Object.entries(layout.jobs)[0];
+  const escape = '\u001b[2Jgone\u0007';
+  const path = file(
+    'hostile.hazel.json',
+    JSON.stringify({
+      ...layout,
+      jobs: { [id]: { ...job, name: escape }, other: { ...job, name: 'Sound', order: 9 } },
+    }),
+  );
+  test.each(['check', 'solve'])('do not steer the terminal: %s', (command) => {
+    const { stdout, stderr } = hazel(command, path);
+    // eslint-disable-next-line no-control-regex
+    expect(stdout + stderr).not.toMatch(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f]/);
+    expect(stdout).toContain('gone');
+    expect(stdout).toContain('Sound');
+  });
+  test('nor does a complaint', () => {
+    complains(hazel('check', path, '--job', escape), /there is no job .*gone/);
+  });
+});
 
 describe('hazel deck', () => {
   test('prints a table with the headings as asked, a comma quoted', () => {

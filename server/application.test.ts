@@ -33,6 +33,19 @@ describe('the server', () => {
     expect((await fetch(`${base}/assets/gone.js`)).status).toBe(404);
     expect((await fetch(`${base}/assets/..%2f..%2fpackage.json`)).status).not.toBe(200);
   });
+  test('an error tells nothing of the machine it runs on', async () => {
+    for (const path of [
+      '/assets/gone.js',
+      '/assets/%00',
+      '/assets/%E0%A4%A',
+      '/assets/..%2f..%2fpackage.json',
+    ]) {
+      const answer = await fetch(base + path);
+      expect(answer.status).toBeGreaterThanOrEqual(400);
+      expect(answer.status).toBeLessThan(500);
+      expect(await answer.text()).not.toMatch(/\/tmp|node_modules|Error|\bat /);
+    }
+  });
   test('its headers keep everything to this origin and force no HTTPS', async () => {
     const { headers } = await fetch(base);
     const policy = headers.get('content-security-policy') ?? '';

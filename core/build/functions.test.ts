@@ -34,6 +34,12 @@ describe('the sheet people want first', () => {
 });
 
 describe('a function table as CSV', () => {
+  test('an output called by a formula does not come out as one', () => {
+    const [rule] = Object.values(locomotiveIn(boatTrain(), 'railcar-tern').decoder!.outputs);
+    const names = ['=cmd|calc!A0', '+1', '-1', '@sum', '\tx'];
+    const text = writeFunctionCsv(Object.fromEntries(names.map((n) => [n, rule])));
+    for (const line of text.split('\n').slice(1)) expect(line).not.toMatch(/^"?[=+@\t-]/);
+  });
   const type = decoderTypes.many;
   const rule: fc.Arbitrary<OutputRule> = fc.record({
     keys: fc.uniqueArray(

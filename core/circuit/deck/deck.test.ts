@@ -218,3 +218,56 @@ describe('writing', () => {
     a.rows.forEach((row, i) => row.forEach((figure, j) => expect(figure).toBeCloseTo(b.rows[i][j], 9)));
   });
 });
+
+describe('decks made to harm', () => {
+  const deck = (...cards: string[]): string => ['title', 'v1 a 0 5', ...cards, '.print op v(a)'].join('\n');
+  test.each([
+    [
+      'a model parameter of the language’s own',
+      deck('r1 a 0 1k', 'd1 a 0 m', '.model m d(__proto__=1)', '.op'),
+      /is not known/,
+    ],
+    ['another of them', deck('r1 a 0 1k', 'd1 a 0 m', '.model m d(constructor=1)', '.op'), /is not known/],
+    [
+      'a sweep within a sweep, a million squared',
+      'title\nv1 a 0 5\nv2 b 0 5\nr1 a 0 1k\nr2 b 0 1k\n.dc v1 0 1 1u v2 0 1 1u\n.print dc v(a)',
+      /more than a million points/,
+    ],
+    [
+      'subcircuits that double forty times with nothing in them',
+      deck(
+        'r1 a 0 1k',
+        '.subckt s0 p',
+        '.ends',
+        ...Array.from({ length: 40 }, (_, i) => [
+          `.subckt s${i + 1} p`,
+          `x1 p s${i}`,
+          `x2 p s${i}`,
+          '.ends',
+        ]).flat(),
+        'x9 a s40',
+        '.op',
+      ),
+      /more than 200000 elements, subcircuits among them/,
+    ],
+    ['a line of blanks without end', deck(`r1 a 0 1k${' '.repeat(200_000)}x`, '.op'), /not understood/],
+    ['a figure of digits without end', deck(`r1 a 0 ${'1'.repeat(200_000)}`, '.op'), /not a number/],
+    [
+      'a run of more steps than anyone waits for',
+      'title\nv1 a 0 sin(0 1 1meg)\nr1 a b 1k\nc1 b 0 1n\n.tran 1 1000\n.print tran v(b)',
+      /more than 20000000 steps/,
+    ],
+    [
+      'an answer that no circuit has',
+      'title\nv1 a 0 1e20\nr1 a 0 1\n.op\n.print op v(a)',
+      /which no circuit has/,
+    ],
+  ])('%s is refused, with the line', (_, source, why) => {
+    const answer = (): unknown => answerDeck(readDeck(source));
+    expect(answer).toThrow(DeckError);
+    expect(answer).toThrow(why);
+  });
+  test('nothing is left behind in the language’s own objects', () => {
+    expect(({} as Record<string, unknown>).saturationAmps).toBeUndefined();
+  });
+});

@@ -172,7 +172,7 @@ export function expand(cards: readonly Card[]): Expanded {
       throw new DeckError(line, `${words[0]}: parameters of a subcircuit are not known`);
     const sub = name === undefined ? undefined : look(scope, (s) => s.subcircuits.get(name));
     if (!sub) throw new DeckError(line, `there is no subcircuit ${name ?? ''}`);
-    if (++instances > MOST_ELEMENTS) throw new DeckError(line, `more than ${MOST_ELEMENTS} subcircuits`);
+    if (++instances > MOST_ELEMENTS) throw new DeckError(line, `more than ${MOST_ELEMENTS} elements, subcircuits among them`);
     if (within.includes(sub) || within.length >= DEEPEST)
       throw new DeckError(line, `subcircuit ${name} contains itself`);
     if (ends.length !== sub.pins.length) {
