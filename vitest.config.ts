@@ -1,5 +1,8 @@
 import { defineConfig } from 'vitest/config';
 
+/** What needs no browser runs two abreast; after it the browser tests, one file at a time. */
+const abreast = { maxWorkers: 2, sequence: { groupOrder: 0 } };
+
 export default defineConfig({
   test: {
     projects: [
@@ -8,11 +11,19 @@ export default defineConfig({
           name: 'unit',
           include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.{ts,tsx}'],
           // A slow machine is no failure: nothing here is timed.
-          testTimeout: 60_000,
+          testTimeout: 120_000,
+          ...abreast,
         },
       },
-      { test: { name: 'fuzz', include: ['tests/fuzz/**/*.test.ts'], testTimeout: 240_000 } },
-      { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 120_000 } },
+      { test: { name: 'fuzz', include: ['tests/fuzz/**/*.test.ts'], testTimeout: 240_000, ...abreast } },
+      {
+        test: {
+          name: 'reference',
+          include: ['tests/reference/**/*.test.ts'],
+          testTimeout: 120_000,
+          ...abreast,
+        },
+      },
       {
         test: {
           name: 'e2e',
@@ -22,6 +33,8 @@ export default defineConfig({
           hookTimeout: 120_000,
           expect: { poll: { timeout: 30_000 } },
           fileParallelism: false,
+          maxWorkers: 1,
+          sequence: { groupOrder: 1 },
         },
       },
     ],

@@ -11,6 +11,8 @@ const TRACK_APART = 1.5;
 /** Width over height of the picture. */
 const ASPECT = 3.6;
 const MOST_TRACKS = 4;
+/** Glow around a lamp that would be a speck at this size, in millimetres. */
+const HALO = 5;
 
 interface Track {
   readonly vehicles: readonly { readonly vehicle: SketchVehicle; readonly x: number }[];
@@ -79,6 +81,17 @@ function Outline({ vehicle: v, x }: { readonly vehicle: SketchVehicle; readonly 
       {[0.16, 0.26, 0.74, 0.84].map((share) => (
         <circle key={share} cx={v.length * share} cy={-radius - 0.6} r={radius} fill="#10171a" />
       ))}
+      {v.shape !== 'coach' &&
+        v.lights.map((l) => (
+          <circle
+            key={`halo ${l.x} ${l.y}`}
+            cx={l.x + l.width / 2}
+            cy={-l.y - l.height / 2}
+            r={HALO}
+            fill={l.colour}
+            opacity={(0.4 * l.lightness) / 100}
+          />
+        ))}
       {v.lights.map((l) => (
         <rect
           key={`${l.x} ${l.y}`}

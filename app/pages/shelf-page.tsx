@@ -58,7 +58,7 @@ export function ShelfPage() {
           <p className="hint">
             {all.length} {all.length === 1 ? 'layout' : 'layouts'} kept in this browser,{' '}
             {roomOf(all.reduce((sum, c) => sum + c.bytes, 0))} with their history
-            <Quota />
+            <Quota />. A file dropped on this window is added.
           </p>
         </div>
         <div className="button-row">

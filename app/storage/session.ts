@@ -4,7 +4,7 @@ import { emptyLayout } from '../../core/document/empty-layout';
 import { VERSION, type Layout } from '../../core/document/layout';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
-import { openDatabase, type Card, type KeptLayout, type KeptStep } from './database';
+import { openDatabase, type Card, type KeptLayout, type KeptStep, type ShelfDatabase } from './database';
 import { LayoutKeeper, type Message } from './keeper';
 import { reminderDue } from './reminder';
 import { Shelf, type Opened } from './shelf';
@@ -27,13 +27,36 @@ export function demoLayout(): Layout {
   return read.layout;
 }
 
+const events = {
+  blocked: () => state({ trouble: { kind: 'blocked' } }),
+  outdated: () => outdated(),
+  closed: () => (opening = null),
+};
+
+/** Tries of the browser's own data, and the first pause between them; each further one is twice as long. */
+const OPEN_TRIES = 5;
+const OPEN_PAUSE_MS = 250;
+
+/**
+ * Opens the data. A browser that has just been killed can hold its own files for a moment longer: that
+ * is waited for, and not taken for a browser that keeps nothing.
+ */
+async function opened(): Promise<ShelfDatabase> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await openDatabase(events);
+    } catch (error) {
+      const newer = error instanceof DOMException && error.name === 'VersionError';
+      if (newer) outdated();
+      if (newer || tries === OPEN_TRIES || typeof indexedDB === 'undefined') throw error;
+      await new Promise((done) => setTimeout(done, OPEN_PAUSE_MS * 2 ** (tries - 1)));
+    }
+  }
+}
+
 /** The shelf; it is opened at the first call, and anew after the browser has closed it. */
 export function shelf(): Promise<Shelf> {
-  opening ??= openDatabase({
-    blocked: () => state({ trouble: { kind: 'blocked' } }),
-    outdated: () => outdated(),
-    closed: () => (opening = null),
-  }).then(
+  opening ??= opened().then(
     (db) => {
       if (useShelfStore.getState().trouble?.kind === 'blocked') state({ trouble: null });
       db.addEventListener('close', () => (opening = null));
@@ -41,7 +64,6 @@ export function shelf(): Promise<Shelf> {
     },
     (error: unknown) => {
       opening = null;
-      if (error instanceof DOMException && error.name === 'VersionError') outdated();
       throw error;
     },
   );

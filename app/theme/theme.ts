@@ -11,6 +11,7 @@ export const theme: ThemeConfig = {
     colorWarning: palette.brass,
     colorText: palette.ink,
     colorTextPlaceholder: '#5f6b64',
+    colorTextDescription: '#56625b',
     colorBgBase: '#fffdf7',
     colorBgLayout: palette.paper,
     colorBorder: '#b9b19c',

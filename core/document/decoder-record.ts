@@ -3,7 +3,11 @@ import { decoderTypes } from '../part/decoder-type';
 import { plugs } from '../part/plug';
 import { effects, type EffectName } from '../part/output-effect';
 
-const outputId = z.templateLiteral(['out', z.number().int()]);
+/** A function output by its number. */
+export const outputName = z.templateLiteral(
+  ['out', z.number().int()],
+  'an output by its number: out1, out2 and so on',
+);
 const functionNumber = z.number().int().min(0).max(28);
 
 /** A press that switches an output on: a function, in one direction or in both. */
@@ -31,9 +35,9 @@ export const decoderRecord = z.looseObject({
   plug: z.enum(Object.keys(plugs) as [string, ...string[]]),
   outputs: z.record(z.string(), outputRecord),
   /** Outputs of which only the first that is asked for shines. */
-  exclusive: z.array(outputId).max(8),
+  exclusive: z.array(outputName).max(8),
   /** A function that at every press goes on to the next of these outputs, and to none after the last. */
-  stepped: z.looseObject({ function: functionNumber, outputs: z.array(outputId).min(1).max(8) }).nullable(),
+  stepped: z.looseObject({ function: functionNumber, outputs: z.array(outputName).min(1).max(8) }).nullable(),
 });
 
 export type DecoderRecord = z.infer<typeof decoderRecord>;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { lampBodies, type LampBodyName } from '../part/lamp-body';
 import { tints } from '../part/tint';
-import { decoderRecord } from './decoder-record';
+import { decoderRecord, outputName } from './decoder-record';
 import { endNames } from './ends';
 import { lampRoles, type LampRoleName } from './lamp-roles';
 import { topologyNames } from './topology-names';
@@ -73,7 +73,7 @@ export const lampCircuitRecord = z.looseObject({
     }),
     z.looseObject({
       kind: z.literal('output'),
-      output: z.templateLiteral(['out', z.number().int()]),
+      output: outputName,
       /** What its plus side hangs on: the common positive, or a rail where there is none. */
       returnTo: z.enum(['common', 'right-rail', 'left-rail']),
     }),

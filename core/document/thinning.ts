@@ -30,11 +30,10 @@ export function thinnedOut(states: readonly KeptState[], now: number): number[] 
     .filter((state, i) => {
       const age = Math.max(0, now - state.at);
       const { apart } = spacing.find((s) => age < s.until)!;
-      if (i === 0 || state.forGood || apart === 0) return false;
-      const stretch = `${apart} ${Math.floor(state.at / apart)}`;
-      if (kept.has(stretch)) return true;
+      const stretch = `${apart} ${apart === 0 ? state.seq : Math.floor(state.at / apart)}`;
+      const taken = kept.has(stretch);
       kept.add(stretch);
-      return false;
+      return taken && i > 0 && !state.forGood;
     })
     .map((s) => s.seq);
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { Browser, Page } from 'playwright-core';
+import type { Browser, BrowserContext, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { figure, finding, judged, openBrowser, serve, visit } from './browser';
 
@@ -26,6 +26,8 @@ interface AxeResult {
 
 async function serious(page: Page): Promise<string[]> {
   await page.evaluate(axe);
+  // What fades in is looked at when it is there.
+  await page.evaluate(() => Promise.allSettled(document.getAnimations().map((a) => a.finished)));
   const { violations } = await page.evaluate(() =>
     (globalThis as unknown as { axe: { run(): Promise<AxeResult> } }).axe.run(),
   );
@@ -38,6 +40,13 @@ async function serious(page: Page): Promise<string[]> {
 }
 
 describe('axe finds nothing serious', () => {
+  let page: Page;
+  let context: BrowserContext;
+  beforeAll(async () => {
+    ({ page, context } = await visit(browser, host.base));
+    await page.getByText('Compartment coach 14').first().waitFor();
+  });
+  afterAll(async () => void (await context?.close()));
   test.each([
     '/',
     '/bench/compartment-coach',
@@ -54,10 +63,17 @@ describe('axe finds nothing serious', () => {
     '/bench/diesel-shunter/try',
     '/new-locomotive',
     '/drawer',
+    '/shelf',
+    '/shelf/history',
     '/nowhere',
   ])('on %s', async (path) => {
-    const { page, context } = await visit(browser, host.base + path);
-    await page.locator('h1').first().waitFor({ state: 'attached' });
+    await page.goto(host.base + path);
+    await page.locator('main h1').first().waitFor({ state: 'attached' });
+    if (path.startsWith('/shelf'))
+      await page
+        .getByText(/The demo/)
+        .first()
+        .waitFor();
     if (path.startsWith('/bench') || path.startsWith('/train')) {
       await judged(page);
       // What is faded is being worked out again; it is looked at when it stands.
@@ -65,7 +81,6 @@ describe('axe finds nothing serious', () => {
     }
     if (path === '/') await page.getByText('1 to stop for').waitFor();
     expect(await serious(page)).toEqual([]);
-    await context.close();
   });
 });
 

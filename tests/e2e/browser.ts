@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import type { Server } from 'node:http';
 import { networkInterfaces } from 'node:os';
 import { fileURLToPath } from 'node:url';
@@ -5,20 +6,54 @@ import type { AddressInfo } from 'node:net';
 import { chromium, type Browser, type Page } from 'playwright-core';
 import { application } from '../../server/application';
 
+const executablePath = process.env.CHROMIUM || '/usr/bin/chromium';
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
 /** Debian's Chromium, as the tests drive it. */
 export function openBrowser(): Promise<Browser> {
-  return chromium.launch({
-    executablePath: process.env.CHROMIUM || '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
+  return chromium.launch({ executablePath, args });
+}
+
+/** A browser on a folder of its own that can be killed, all its processes at once, as by a power cut. */
+export async function killableBrowser(
+  folder: string,
+): Promise<{ browser: Browser; kill: () => Promise<void> }> {
+  const child = spawn(
+    executablePath,
+    [
+      ...args,
+      '--headless',
+      '--window-size=1280,800',
+      '--remote-debugging-port=0',
+      `--user-data-dir=${folder}`,
+      'about:blank',
     ],
+    { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
+  );
+  const endpoint = await new Promise<string>((done, refuse) => {
+    let said = '';
+    child.stderr.on('data', (piece: Buffer) => {
+      said += String(piece);
+      const found = /DevTools listening on (ws:\S+)/.exec(said);
+      if (found) done(found[1]);
+    });
+    child.on('exit', () => refuse(new Error(`the browser ended: ${said.slice(-300)}`)));
   });
+  const browser = await chromium.connectOverCDP(endpoint);
+  const kill = async (): Promise<void> => {
+    const ended = new Promise((done) => child.once('exit', done));
+    process.kill(-child.pid!, 'SIGKILL');
+    await ended;
+  };
+  return { browser, kill };
 }
 
 /** The built application on a free port, reachable from every address of this machine. */

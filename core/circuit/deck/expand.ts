@@ -61,6 +61,8 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
   let scope = top;
   for (const card of cards) {
     const words = wordsOf(card.text);
+    // Nothing but brackets and commas.
+    if (words.length === 0) throw new DeckError(card.line, `'${card.text.slice(0, 20)}' is not understood`);
     const inOwn = open.some((o) => o.own);
     if (words[0] === '.subckt') {
       if (words.length < 2) throw new DeckError(card.line, '.subckt has no name');
@@ -172,7 +174,8 @@ export function expand(cards: readonly Card[]): Expanded {
       throw new DeckError(line, `${words[0]}: parameters of a subcircuit are not known`);
     const sub = name === undefined ? undefined : look(scope, (s) => s.subcircuits.get(name));
     if (!sub) throw new DeckError(line, `there is no subcircuit ${name ?? ''}`);
-    if (++instances > MOST_ELEMENTS) throw new DeckError(line, `more than ${MOST_ELEMENTS} elements, subcircuits among them`);
+    if (++instances > MOST_ELEMENTS)
+      throw new DeckError(line, `more than ${MOST_ELEMENTS} elements, subcircuits among them`);
     if (within.includes(sub) || within.length >= DEEPEST)
       throw new DeckError(line, `subcircuit ${name} contains itself`);
     if (ends.length !== sub.pins.length) {
