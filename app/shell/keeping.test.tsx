@@ -26,7 +26,14 @@ vi.mock('../storage/files', () => ({ exportLayout: vi.fn() }));
 
 const show = (what: React.ReactNode) => render(<MemoryRouter>{what}</MemoryRouter>);
 const text = (): string => document.body.textContent ?? '';
-const quiet = { cards: [], save: { kind: 'idle' } as const, trouble: null, notOpened: null, remind: false };
+const quiet = {
+  cards: [],
+  save: { kind: 'idle' } as const,
+  trouble: null,
+  notOpened: null,
+  recovered: [],
+  remind: false,
+};
 
 beforeEach(() => {
   useShelfStore.getState().set(quiet);
@@ -67,6 +74,7 @@ describe('what the person is told of how the work is kept', () => {
       { notOpened: { id: 'x', name: 'Quay', complaints: [{ path: 'scale', reason: 'scale is missing' }] } },
       /“Quay” could not be opened.*scale is missing/,
     ],
+    ['a database that was lost', { recovered: ['Quay'] }, /Quay was had back from the second copy/],
     ['an export that is due', { remind: true }, /Much has changed/],
   ])('%s', (_, state, words) => {
     useShelfStore.getState().set(state as Parameters<ReturnType<typeof useShelfStore.getState>['set']>[0]);

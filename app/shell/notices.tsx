@@ -13,7 +13,7 @@ const Choices = lazy(() => import('./choices'));
 export function Notices() {
   const layout = useLayoutStore((s) => s.layout);
   const choices = useLayoutStore((s) => s.choices);
-  const { trouble, notOpened, save, remind, set } = useShelfStore();
+  const { trouble, notOpened, save, recovered, remind, set } = useShelfStore();
   const [choosing, setChoosing] = useState(false);
   const exportNow = (): void => {
     if (!layout) return;
@@ -85,6 +85,16 @@ export function Notices() {
           title={`“${notOpened.name}” could not be opened. It is kept as it is; the Shelf offers what can be done.`}
           description={`${notOpened.complaints[0].path}: ${notOpened.complaints[0].reason}`}
           action={<Link to="/shelf">Shelf</Link>}
+        />
+      )}
+      {recovered.length > 0 && (
+        <Alert
+          type="warning"
+          showIcon
+          closable={{ onClose: () => set({ recovered: [] }) }}
+          title={`This browser had lost what it kept; ${recovered.join(', ')} ${recovered.length === 1 ? 'was' : 'were'} had back from the second copy.`}
+          description="The layout is as it was last written; its earlier history is gone. An export is safe from a browser."
+          action={exportButton}
         />
       )}
       {choices.length > 0 && (

@@ -28,6 +28,8 @@ export interface KeeperSurroundings {
   readonly now: () => number;
   /** Another window's steps are in: the layout and what can be taken back, with what is not yet written. Choices where they may have changed. */
   readonly onMerged: (layout: Layout, stacks: Stacks, choices: readonly Choice[] | null) => void;
+  /** Steps made here are on the disc: the layout as it is there now. */
+  readonly onWritten: (known: Known) => void;
   readonly onState: (state: SaveState) => void;
   /** A newer program has written the layout: nothing more is written from here. */
   readonly onOutdated: () => void;
@@ -184,7 +186,9 @@ export class LayoutKeeper {
       this.refused.push(...clashes);
       around.onMerged(layout, kept.reduce(advanced, this.stacks), done.choices);
     }
-    if (done.kept.length > 0) around.send({ kind: 'steps', layoutId, steps: done.kept });
+    if (done.kept.length === 0) return;
+    around.send({ kind: 'steps', layoutId, steps: done.kept });
+    around.onWritten(this.known);
   }
 
   private tryLater(error: unknown): void {

@@ -7,6 +7,7 @@ import { useShelfStore } from '../store/shelf-store';
 import { openDatabase, type Card, type KeptLayout, type KeptStep, type ShelfDatabase } from './database';
 import { LayoutKeeper, type Message } from './keeper';
 import { reminderDue } from './reminder';
+import { SecondCopies, type SecondCopy } from './second-copy';
 import { Shelf, type Opened } from './shelf';
 
 const CHANNEL = 'hazel-spark';
@@ -18,6 +19,7 @@ let keeper: LayoutKeeper | null = null;
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
 const tell = (message: Message): void => channel?.postMessage(message);
 const state = useShelfStore.getState().set;
+const copies = new SecondCopies();
 
 /** The demo layout, checked like any other file. */
 export function demoLayout(): Layout {
@@ -122,15 +124,24 @@ async function beginOnce(): Promise<void> {
     useLayoutStore.getState().open(demoLayout());
     return;
   }
-  await mine.emptyBin(Date.now());
+  const now = Date.now();
+  const recovered: string[] = [];
+  const second = await copies.all();
+  for (const copy of second) if (await mine.takeBack(copy, now)) recovered.push(copy.id);
+  for (const id of await mine.emptyBin(now)) await copies.forget(id);
   const cards = await mine.cards();
-  state({ cards });
+  state({ cards, recovered: cards.filter((c) => recovered.includes(c.id)).map((c) => c.name) });
   if (cards.length === 0) {
     await addLayout(demoLayout(), 'The demo');
     return;
   }
   const there = new Set(cards.filter((c) => c.deletedAt === null).map((c) => c.id));
-  const wanted = [sessionStorage.getItem(OPEN_HERE), await mine.setting('open')];
+  const newest = second.reduce<SecondCopy | null>((a, b) => (a && a.at > b.at ? a : b), null);
+  const wanted = [
+    sessionStorage.getItem(OPEN_HERE),
+    await mine.setting('open'),
+    recovered.length > 0 ? newest?.id : null,
+  ];
   const id = wanted.find((w): w is string => typeof w === 'string' && there.has(w));
   if (id !== undefined) await openLayout(id);
 }
@@ -148,6 +159,7 @@ export async function openLayout(id: string): Promise<boolean> {
   }
   show(opened);
   await mine.set('open', id);
+  copies.keep({ id, seq: opened.seq, at: Date.now(), layout: opened.layout });
   if (opened.card.picture === null) void drawPicture(id, opened.layout).catch(() => undefined);
   void mine.thin(id, Date.now()).then(
     () => refresh(false),
@@ -160,8 +172,9 @@ function show(opened: Opened & { readonly ok: true }): void {
   const { card, layout, seq, stacks, choices } = opened;
   const mine = new LayoutKeeper(card.id, { layout, seq }, stacks, {
     shelf,
-    send: (message) => {
-      tell(message);
+    send: tell,
+    onWritten: (known) => {
+      copies.keep({ id: card.id, at: Date.now(), ...known });
       void afterWrite();
     },
     now: Date.now,
@@ -247,6 +260,7 @@ export async function addLayout(
   }
   const mine = await shelf();
   const card = await mine.add(newId(), layout, origin, Date.now(), history);
+  copies.keep({ id: card.id, seq: card.head, at: Date.now(), layout });
   if (open) await openLayout(card.id);
   await refresh();
   if (!open) void drawPicture(card.id, layout).catch(() => undefined);
@@ -307,6 +321,7 @@ export async function mark(
 /** Takes a layout off the shelf for good. */
 export async function erase(id: string): Promise<void> {
   await (await shelf()).erase(id);
+  await copies.forget(id);
   await refresh();
 }
 

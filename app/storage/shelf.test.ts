@@ -14,7 +14,8 @@ import { DATABASE, openDatabase, type Choice, type ShelfDatabase } from './datab
 import type * as Merge from '../../core/document/merge';
 import { LayoutKeeper, type Message, type SaveState } from './keeper';
 import { reminded, reminderDue } from './reminder';
-import { Shelf } from './shelf';
+import { SecondCopies } from './second-copy';
+import { Shelf, type Known } from './shelf';
 
 /** Steps that merging left out, each proven to change nothing where it was left out. */
 const leftOut = new Set<string>();
@@ -57,6 +58,7 @@ class Window {
   choices: readonly Choice[] = [];
   readonly states: SaveState[] = [];
   outdated = false;
+  written: Known | null = null;
   readonly keeper: LayoutKeeper;
   private count = 0;
 
@@ -72,6 +74,7 @@ class Window {
     this.keeper = new LayoutKeeper(id, known, known.stacks, {
       shelf: of,
       send: (m) => send(this, m),
+      onWritten: (known) => (this.written = known),
       now: () => clock,
       onMerged: (layout, stacks, choices) => {
         this.layout = layout;
@@ -398,5 +401,93 @@ describe('the shelf', () => {
     expect(await reminderDue(shelf, much, clock + 8 * DAY)).toBe(true);
     await reminded(shelf, clock, true);
     expect(await reminderDue(shelf, much, clock + 80 * DAY)).toBe(false);
+  });
+});
+
+describe('the second copy', () => {
+  /** A place that is slow, and can be full. */
+  function slowPlace() {
+    const files = new Map<string, string>();
+    let full = false;
+    let writes = 0;
+    const place = {
+      all: () =>
+        Promise.resolve([...files.values()].map((t): unknown => (t === 'torn' ? null : JSON.parse(t)))),
+      put: async (id: string, text: string) => {
+        writes++;
+        await new Promise((done) => setTimeout(done, 2));
+        if (full) throw new Error('full');
+        files.set(id, text);
+      },
+      remove: (id: string) => Promise.resolve(void files.delete(id)),
+    };
+    return {
+      files,
+      place,
+      writes: () => writes,
+      fill: (is: boolean) => void (full = is),
+      copies: new SecondCopies(() => Promise.resolve(place)),
+    };
+  }
+
+  test('a database that was thrown away whole is had back as it was last written', async () => {
+    const { copies } = slowPlace();
+    await shelf.add('quay', demo(), 'The demo', clock);
+    const window = new Window('a', await opened('quay'), 'quay', nobody);
+    for (let lux = 20; lux < 40; lux++) {
+      window.edit((d) => void (coachIn(d, demoJob).wantedLux = lux));
+      await window.keeper.settled();
+      copies.keep({ id: 'quay', at: clock, ...window.written! });
+    }
+    await copies.settled();
+    db.close();
+    globalThis.indexedDB = new IDBFactory();
+    db = await openDatabase(silent);
+    shelf = new Shelf(db);
+    for (const copy of await copies.all()) expect(await shelf.takeBack(copy, clock)).toBe(true);
+    const { layout, seq } = await opened('quay');
+    expect(writeLayout(layout)).toBe(writeLayout(window.layout));
+    // It can be gone on with, and taken back no further than there.
+    const again = new Window('b', { layout, seq, stacks: noStacks }, 'quay', nobody);
+    again.edit((d) => void (d.name = 'Gone on'));
+    await again.keeper.settled();
+    const { layout: later, stacks } = await opened('quay');
+    expect(later.name).toBe('Gone on');
+    expect(stacks.past).toHaveLength(1);
+  });
+
+  test('what the database has as new or newer is not touched; an older state is brought up', async () => {
+    await shelf.add('quay', demo(), 'The demo', clock);
+    const window = new Window('a', await opened('quay'), 'quay', nobody);
+    window.edit((d) => void (d.name = 'Newer'));
+    await window.keeper.settled();
+    const old = { id: 'quay', seq: 0, at: clock, layout: demo() };
+    expect(await shelf.takeBack(old, clock)).toBe(false);
+    expect(await shelf.takeBack({ ...old, seq: 1 }, clock)).toBe(false);
+    expect((await opened('quay')).layout.name).toBe('Newer');
+    const ahead = { ...old, seq: 4, layout: { ...demo(), name: 'Ahead' } };
+    expect(await shelf.takeBack(ahead, clock)).toBe(true);
+    expect((await opened('quay')).layout.name).toBe('Ahead');
+    expect(await shelf.stateAt('quay', 1)).toMatchObject({ name: 'Newer' });
+  });
+
+  test('of many edits the newest is written, one at a time; a full disc is tried again; a torn copy is passed over', async () => {
+    const { copies, files, writes, fill } = slowPlace();
+    const copy = (seq: number) => ({ id: 'quay', seq, at: clock, layout: demo() });
+    for (let seq = 1; seq <= 50; seq++) copies.keep(copy(seq));
+    await copies.settled();
+    expect((await copies.all()).map((c) => c.seq)).toEqual([50]);
+    expect(writes()).toBeLessThan(5);
+    fill(true);
+    copies.keep(copy(51));
+    await copies.settled();
+    fill(false);
+    copies.keep(copy(52));
+    await copies.settled();
+    expect((await copies.all()).map((c) => c.seq)).toEqual([52]);
+    files.set('other', 'torn');
+    expect(await copies.all()).toHaveLength(1);
+    await copies.forget('quay');
+    expect(await copies.all()).toEqual([]);
   });
 });

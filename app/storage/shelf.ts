@@ -22,6 +22,7 @@ import {
   type ShelfDatabase,
   type ShelfSchema,
 } from './database';
+import type { SecondCopy } from './second-copy';
 import type { IDBPTransaction } from 'idb';
 
 /** Steps after which, or time after which, a layout is kept whole again. */
@@ -136,6 +137,32 @@ export class Shelf {
     return card;
   }
 
+  /**
+   * Takes back what the database has lost, from a second copy: a layout that is not there any more, or
+   * only in an older state. What is there as new or newer is not touched.
+   * @returns whether anything was lost
+   */
+  async takeBack({ id, seq, layout }: SecondCopy, at: number): Promise<boolean> {
+    const transaction = writing(this.db);
+    const cards = transaction.objectStore('cards');
+    const card = await cards.get(id);
+    if (card && card.head >= seq) return false;
+    const kept = keptLayout(id, seq, at, layout, 'From the second copy: the browser had lost its own');
+    await transaction.objectStore('kept').put(kept);
+    const next = card ?? cardOf(kept, at);
+    const bytes = (card?.bytes ?? 0) + kept.bytes;
+    await cards.put({
+      ...next,
+      ...facts(layout),
+      version: kept.version,
+      head: seq,
+      kept: { seq, at },
+      bytes,
+    });
+    await transaction.done;
+    return true;
+  }
+
   /** Changes what the card of a layout says; does nothing when it is gone. */
   async mark(id: string, change: Partial<Omit<Card, 'id' | 'head'>>): Promise<void> {
     const transaction = this.db.transaction('cards', 'readwrite');
@@ -155,10 +182,13 @@ export class Shelf {
     await transaction.done;
   }
 
-  /** Takes away for good what has lain in the bin long enough. */
-  async emptyBin(now: number): Promise<void> {
-    for (const card of await this.cards())
-      if (card.deletedAt !== null && now - card.deletedAt > BIN_DAYS * DAY) await this.erase(card.id);
+  /** Takes away for good what has lain in the bin long enough. @returns the ids of what went */
+  async emptyBin(now: number): Promise<string[]> {
+    const over = (await this.cards()).filter(
+      (c) => c.deletedAt !== null && now - c.deletedAt > BIN_DAYS * DAY,
+    );
+    for (const { id } of over) await this.erase(id);
+    return over.map((c) => c.id);
   }
 
   choices(layoutId: string): Promise<Choice[]> {

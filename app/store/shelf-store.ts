@@ -25,6 +25,8 @@ interface ShelfStore {
   readonly save: SaveState;
   readonly trouble: ShelfTrouble | null;
   readonly notOpened: NotOpened | null;
+  /** Names of layouts that were had back from their second copy: the browser had lost its own. */
+  readonly recovered: readonly string[];
   /** Much has changed since the open layout was last exported. */
   readonly remind: boolean;
   readonly set: (change: Partial<Omit<ShelfStore, 'set'>>) => void;
@@ -36,6 +38,7 @@ export const useShelfStore = create<ShelfStore>((set) => ({
   save: { kind: 'idle' },
   trouble: null,
   notOpened: null,
+  recovered: [],
   remind: false,
   set: (change) => set(change),
 }));
