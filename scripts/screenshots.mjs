@@ -21,7 +21,6 @@ const views = {
   'new-coach': ['/new', (page) => page.getByText('What feeds it?').waitFor()],
   bench: ['/bench/compartment-coach', judged],
   'bench-power': ['/bench/compartment-coach/power', judged],
-  'bench-strip': ['/bench/open-saloon', judged],
   'bench-try': [
     '/bench/compartment-coach/try',
     async (page) => {
@@ -64,13 +63,6 @@ const views = {
       await page.locator('.proof-list li').first().waitFor();
     },
   ],
-  'bench-cell': [
-    '/bench/heritage-coach/try',
-    async (page) => {
-      await judged(page);
-      await page.locator('.recharts-line').first().waitFor();
-    },
-  ],
   'bench-compare': [
     '/bench/open-saloon',
     async (page) => {
@@ -94,6 +86,30 @@ const views = {
     },
   ],
   train: ['/train/boat-train', judged],
+  shelf: [
+    '/shelf',
+    async (page) => {
+      await page.getByRole('button', { name: 'More for Brackwater Quay' }).click();
+      await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+      await page.getByRole('button', { name: 'More for Brackwater Quay (copy)' }).waitFor();
+      await page.locator('.line-picture rect[fill="#2b3b35"], .line-picture path').first().waitFor();
+    },
+  ],
+  history: [
+    '/bench/luggage-van/brief',
+    async (page) => {
+      for (const name of ['Luggage van 4', 'Luggage van 5']) {
+        await page.getByLabel('Name', { exact: true }).fill(name);
+        await page.keyboard.press('Enter');
+      }
+      await page.getByLabel('Length of the body').fill('158 mm');
+      await page.keyboard.press('Enter');
+      await page.getByText(/^Saved/).waitFor();
+      await page.goto('http://127.0.0.1:4199/shelf/history');
+      await page.locator('.version').last().click();
+      await page.locator('.history-look .line-picture path').first().waitFor();
+    },
+  ],
   drawer: ['/drawer', (page) => page.getByText('Lamps from readings').waitFor()],
 };
 for (const [name, [path, ready]] of Object.entries(views)) {

@@ -9,7 +9,7 @@ import type { Layout } from '../../core/document/layout';
 import { inOrder } from '../../core/document/in-order';
 import { freeId } from '../../core/document/usual-supply';
 import { ratedVoltsSold } from '../../core/part/electrolytic';
-import { fitReadings } from '../../core/part/lamp-readings';
+import { curveDoubt, fitReadings } from '../../core/part/lamp-readings';
 import { resistorBodies, wattsName } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
 import { BandedResistor } from '../drawings/banded-resistor';
@@ -248,7 +248,8 @@ function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
   /** Readings that cannot be fitted are refused here, and what was there stays. */
   const put = (readings: OwnLamp['readings']): void => {
     try {
-      fitReadings(readings);
+      const doubt = curveDoubt(fitReadings(readings));
+      if (doubt !== null) throw new RangeError(doubt);
       setRefusal(null);
       edit('Readings', (draft) => void (draft.drawer.lamps[id].readings = readings));
     } catch (error) {

@@ -13,6 +13,7 @@ import { useShelfStore } from '../store/shelf-store';
 import { palette } from '../theme/palette';
 import { useTask } from '../workers/use-task';
 import type { Layout } from '../../core/document/layout';
+import type { Shelf } from '../storage/shelf';
 import './shelf.css';
 
 /** What the open layout was: its states by day, to be looked at, named, exported and restored. */
@@ -22,7 +23,10 @@ export function HistoryPage() {
   if (!layout || layoutId === null)
     return (
       <main className="shelf-page">
-        <Empty description="No layout is open, or it is not kept: open one on the Shelf." />
+        <Empty
+          image={Empty.PRESENTED_IMAGE_SIMPLE}
+          description="No layout is open, or it is not kept: open one on the Shelf."
+        />
       </main>
     );
   return <History key={layoutId} layout={layout} layoutId={layoutId} />;
@@ -39,7 +43,7 @@ const DAYS = 14;
 function History({ layout, layoutId }: HistoryProps) {
   const card = useShelfStore((s) => s.cards?.find((c) => c.id === layoutId));
   const saved = useShelfStore((s) => (s.save.kind === 'saved' ? s.save.at : 0));
-  const [versions, setVersions] = useState<readonly Version[] | null>(null);
+  const [past, setPast] = useState<Awaited<ReturnType<Shelf['history']>> | null>(null);
   const [marked, setMarked] = useState(0);
   const [chosen, setChosen] = useState<number | null>(null);
   const [days, setDays] = useState(DAYS);
@@ -47,11 +51,12 @@ function History({ layout, layoutId }: HistoryProps) {
     let current = true;
     void shelf()
       .then((s) => s.history(layoutId))
-      .then(({ kept, steps }) => current && setVersions(versionsOf(kept, steps)));
+      .then((h) => current && setPast(h));
     return () => {
       current = false;
     };
   }, [layoutId, saved, marked]);
+  const versions = useMemo(() => past && versionsOf(past.kept, past.steps, layout), [past, layout]);
   const byDay = useMemo(() => {
     const groups = new Map<string, Version[]>();
     for (const v of versions ?? []) {
@@ -110,7 +115,7 @@ function History({ layout, layoutId }: HistoryProps) {
             onNamed={() => setMarked(marked + 1)}
           />
         ) : (
-          <Empty description="Choose a state to look at it." />
+          <Empty image={Empty.PRESENTED_IMAGE_SIMPLE} description="Choose a state to look at it." />
         )}
       </section>
     </main>

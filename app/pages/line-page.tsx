@@ -20,7 +20,7 @@ import { lampGlows } from '../drawings/locomotive/lamp-glow';
 import { benchPath, trainPath } from '../shell/paths';
 import type { LocomotiveRecord } from '../../core/document/locomotive-record';
 import { shownAt } from '../../core/study/locomotive/shown';
-import { coachesOf, locomotivesOf } from '../../core/document/jobs';
+import { coachesOf, locomotiveIn, locomotivesOf } from '../../core/document/jobs';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
 import './line.css';
@@ -310,12 +310,13 @@ function useVehicles(layout: Layout): readonly LineVehicle[] {
   return useMemo(
     () =>
       locomotivesOf(layout).map(({ id }) => {
-        const vehicle = vehicleOf(layout, id);
+        const job = locomotiveIn(layout, id);
         try {
-          return { id, job: vehicle.job, lit: new VehicleSolver(vehicle).lit(everyday(vehicle)) };
+          const vehicle = vehicleOf(layout, id);
+          return { id, job, lit: new VehicleSolver(vehicle).lit(everyday(vehicle)) };
         } catch {
           // The bench says why; here it is shown dark.
-          return { id, job: vehicle.job, lit: null };
+          return { id, job, lit: null };
         }
       }),
     [layout],

@@ -82,7 +82,10 @@ export function ShelfPage() {
       </header>
       {notOpened && <BrokenLayout key={notOpened.id} id={notOpened.id} name={notOpened.name} />}
       {cards !== null && out.length === 0 && (
-        <Empty description="Nothing stands here yet: begin a layout, take the demo, or drop a file on this window." />
+        <Empty
+          image={Empty.PRESENTED_IMAGE_SIMPLE}
+          description="Nothing stands here yet: begin a layout, take the demo, or drop a file on this window."
+        />
       )}
       {list(out)}
       <Collapse

@@ -351,7 +351,7 @@ export class Shelf {
       const due = head - card.kept.seq >= KEEP_EVERY_STEPS || at - card.kept.at >= KEEP_EVERY_MS;
       if (due) {
         const before = await steps.getAll(from(id, card.kept.seq + 1, head));
-        const whole = keptLayout(id, head, at, layout, null, labelsOf(before));
+        const whole = keptLayout(id, head, at, layout, null, labelsOf(before, layout));
         await transaction.objectStore('kept').put(whole);
         bytes += whole.bytes;
       }
@@ -407,7 +407,7 @@ export class Shelf {
     const before = await this.db.getAll('steps', from(id, -Infinity, seq));
     await this.db.add(
       'kept',
-      keptLayout(id, seq, at, layout, null, labelsOf(before.slice(-KEEP_EVERY_STEPS))),
+      keptLayout(id, seq, at, layout, null, labelsOf(before.slice(-KEEP_EVERY_STEPS), layout as Layout)),
     );
   }
 }

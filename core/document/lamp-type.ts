@@ -1,4 +1,4 @@
-import { fitReadings } from '../part/lamp-readings';
+import { curveDoubt, fitReadings } from '../part/lamp-readings';
 import { leds, type LedPart } from '../part/led';
 import type { OwnLamp } from './drawer-record';
 import type { Layout } from './layout';
@@ -9,9 +9,11 @@ export const OWN_LAMP = 'own:';
 /** Long life and reverse voltage of a lamp nobody gave figures for. */
 const USUAL = leds['white-warm'];
 
-/** What a lamp type of one's own is, from its readings. @throws RangeError when they cannot be fitted */
+/** What a lamp type of one's own is, from its readings. @throws RangeError when they cannot be fitted, or are no lamp's */
 export function ownLampType(id: string, own: OwnLamp): LedPart {
   const curve = fitReadings(own.readings);
+  const doubt = curveDoubt(curve);
+  if (doubt !== null) throw new RangeError(`“${own.name}” in the drawer: ${doubt}`);
   return {
     ...USUAL,
     id: OWN_LAMP + id,
@@ -43,8 +45,14 @@ export function lampType(layout: Pick<Layout, 'drawer'>, part: string): LedPart 
   return type;
 }
 
-/** Every lamp type there is to choose from, the generic ones first. */
+/** Every lamp type there is to choose from, the generic ones first; one whose readings are no lamp's is none. */
 export function lampTypes(layout: Pick<Layout, 'drawer'>): LedPart[] {
-  const own = Object.keys(layout.drawer.lamps).map((id) => lampType(layout, OWN_LAMP + id));
+  const own = Object.keys(layout.drawer.lamps).flatMap((id) => {
+    try {
+      return [lampType(layout, OWN_LAMP + id)];
+    } catch {
+      return [];
+    }
+  });
   return [...Object.values(leds), ...own];
 }

@@ -7,12 +7,14 @@ import { labelsOf, versionsOf } from './versions';
 import { thinnedOut } from './thinning';
 
 const MINUTE = 60_000;
+const layout = boatTrain();
 const step = (seq: number, at: number, label = 'Light', entryId = `e${seq}`) => ({
   seq,
   at,
   label,
   kind: 'edit' as const,
   entryId,
+  patches: [{ op: 'replace' as const, path: ['name'], value: label }],
 });
 const state = (seq: number, at: number, origin: string | null = null, name: string | null = null) => ({
   seq,
@@ -27,6 +29,7 @@ describe('versions', () => {
     const lines = versionsOf(
       [state(0, 0, 'The demo')],
       [step(1, MINUTE), step(2, 2 * MINUTE, 'Name'), step(3, 40 * MINUTE, 'Name')],
+      layout,
     );
     expect(lines.map((l) => [l.seq, l.says, l.steps])).toEqual([
       [3, ['Name'], 1],
@@ -39,6 +42,7 @@ describe('versions', () => {
     const lines = versionsOf(
       [state(0, 0, 'The demo'), state(1, MINUTE, null, 'before the roof'), state(2, 2 * MINUTE)],
       [step(1, MINUTE), step(2, 2 * MINUTE), step(3, 3 * MINUTE)],
+      layout,
     );
     expect(lines.map((l) => [l.seq, l.name])).toEqual([
       [3, null],
@@ -47,18 +51,23 @@ describe('versions', () => {
     ]);
   });
   test('where steps have been thinned out their states tell what was done', () => {
-    const [line] = versionsOf([state(7, 5)], []);
+    const [line] = versionsOf([state(7, 5)], [], layout);
     expect(line).toMatchObject({ seq: 7, says: ['before it was thinned'], steps: 0 });
   });
   test('labels come once, with how often; a drag counts as one', () => {
     const drag = [1, 2, 3].map((n) => step(n, n, 'Light', 'drag'));
     const back = { ...step(5, 5, 'Light', 'drag'), kind: 'undo' as const };
-    expect(labelsOf([...drag, step(4, 4), back])).toEqual(['Light (2 times)', 'taken back: Light']);
+    expect(labelsOf([...drag, step(4, 4), back], layout)).toEqual(['Light (2 times)', 'taken back: Light']);
+    const path = ['jobs', demoJob, 'wantedLux'];
+    const about = { ...step(6, 6), patches: [{ op: 'replace' as const, path, value: 3 }] };
+    const gone = { ...about, patches: [{ ...about.patches[0], path: ['jobs', 'gone', 'name'] }] };
+    expect(labelsOf([about, gone], layout)).toEqual(['Compartment coach 14: light', 'Light']);
   });
   test('a long sitting is cut into lines that can be told apart', () => {
     const lines = versionsOf(
       [],
       Array.from({ length: 200 }, (_, i) => step(i + 1, i * 1000)),
+      layout,
     );
     expect(lines.length).toBe(5);
   });

@@ -1,3 +1,4 @@
+import type { Layout } from './layout';
 import type { Step } from './history';
 
 /** Steps of a layout's history that were made one soon after the other, as one line of a list. */
@@ -21,7 +22,7 @@ interface StateRecord {
   readonly name: string | null;
   readonly says: readonly string[];
 }
-type StepRecord = Pick<Step, 'label' | 'kind' | 'entryId' | 'at'> & { readonly seq: number };
+type StepRecord = Pick<Step, 'label' | 'kind' | 'entryId' | 'at' | 'patches'> & { readonly seq: number };
 
 /** A pause longer than this begins a new line. */
 const PAUSE_MS = 10 * 60 * 1000;
@@ -29,11 +30,21 @@ const MOST_STEPS = 40;
 /** Different labels that are named. */
 const MOST_SAID = 12;
 
-/** Labels of steps in the order they came, each once, with how often. */
-export function labelsOf(steps: readonly Pick<Step, 'label' | 'kind' | 'entryId'>[]): string[] {
+/**
+ * Labels of steps in the order they came, each once, with the job it was about and how often.
+ * @param layout where jobs have their names; one that is gone goes without
+ */
+export function labelsOf(
+  steps: readonly Pick<Step, 'label' | 'kind' | 'entryId' | 'patches'>[],
+  layout: Pick<Layout, 'jobs'>,
+): string[] {
   const entries = new Map<string, Set<string>>();
-  for (const { label, kind, entryId } of steps) {
-    const says = kind === 'undo' ? `taken back: ${label}` : kind === 'redo' ? `again: ${label}` : label;
+  for (const { label, kind, entryId, patches } of steps) {
+    const [room, id] = patches[0]?.path ?? [];
+    const about = room === 'jobs' && Object.hasOwn(layout.jobs, id) ? `${layout.jobs[id].name}: ` : '';
+    const what = `${about}${label.charAt(0).toLowerCase()}${label.slice(1)}`;
+    const own = about === '' ? label : what;
+    const says = kind === 'undo' ? `taken back: ${own}` : kind === 'redo' ? `again: ${own}` : own;
     entries.set(says, (entries.get(says) ?? new Set<string>()).add(entryId));
   }
   return [...entries]
@@ -45,7 +56,11 @@ export function labelsOf(steps: readonly Pick<Step, 'label' | 'kind' | 'entryId'
  * The states of a history that a person would tell apart, the newest first: steps that followed one
  * another closely are one line; a state with a name or an origin ends the line it stands in.
  */
-export function versionsOf(states: readonly StateRecord[], steps: readonly StepRecord[]): Version[] {
+export function versionsOf(
+  states: readonly StateRecord[],
+  steps: readonly StepRecord[],
+  layout: Pick<Layout, 'jobs'>,
+): Version[] {
   const marked = new Map(states.filter((s) => s.name !== null || s.origin !== null).map((s) => [s.seq, s]));
   const lines: Version[] = [];
   let run: StepRecord[] = [];
@@ -53,7 +68,14 @@ export function versionsOf(states: readonly StateRecord[], steps: readonly StepR
     const last = run[run.length - 1];
     if (!last) return;
     const name = marked.get(last.seq)?.name ?? null;
-    lines.push({ seq: last.seq, from: run[0].at, to: last.at, says: labelsOf(run), name, steps: run.length });
+    lines.push({
+      seq: last.seq,
+      from: run[0].at,
+      to: last.at,
+      says: labelsOf(run, layout),
+      name,
+      steps: run.length,
+    });
     run = [];
   };
   for (const step of steps) {

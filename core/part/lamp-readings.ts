@@ -28,7 +28,7 @@ const LEAST_JUNCTION_VOLTS = 0.3;
  * series resistance, for currents far above saturation). Where the readings ask for a negative
  * resistance or an emission coefficient below 1, that figure is held at its limit and the rest
  * fitted again. With fewer than three readings the emission coefficient is taken as usual for a lamp.
- * @throws RangeError for fewer than two readings, figures not above zero, volts that fall as the current rises, or such that leave no lamp
+ * @throws RangeError for fewer than two readings, figures not above zero, or volts that fall as the current rises
  */
 export function fitReadings(readings: readonly LampReading[]): FittedCurve {
   if (readings.length < 2)
@@ -69,11 +69,6 @@ export function fitReadings(readings: readonly LampReading[]): FittedCurve {
     seriesOhms = Math.max(0, seriesOhms);
   }
   const curve = (i: number): number => emission * THERMAL_VOLTS * Math.log(i) + offset + seriesOhms * i;
-  const across = seriesOhms * last.amps;
-  if (across >= curve(last.amps) - LEAST_JUNCTION_VOLTS)
-    throw new RangeError(
-      'the volts rise so steeply with the current that nothing is left for the lamp: a reading is mistaken',
-    );
   const squares = readings.reduce((sum, r) => sum + (r.volts - curve(r.amps)) ** 2, 0);
   return {
     emission,
@@ -82,4 +77,18 @@ export function fitReadings(readings: readonly LampReading[]): FittedCurve {
     testAmps: last.amps,
     errorVolts: Math.sqrt(squares / readings.length),
   };
+}
+
+/**
+ * What makes a fitted curve no lamp's: its resistance takes all, or nearly all, of its volts, as one
+ * mistyped reading makes it.
+ * @returns null for a curve that can be a lamp's
+ */
+export function curveDoubt(
+  curve: Pick<FittedCurve, 'seriesOhms' | 'forwardVolts' | 'testAmps'>,
+): string | null {
+  const junction = curve.forwardVolts - curve.seriesOhms * curve.testAmps;
+  return junction > LEAST_JUNCTION_VOLTS
+    ? null
+    : 'the volts rise so steeply with the current that nothing is left for the lamp: a reading is mistaken';
 }

@@ -7,7 +7,10 @@ import { attempt, attemptPatches } from '../document/gate';
 import { usualBoard, usualTallest } from '../document/usual-fit';
 import { checkJob } from '../finding/check';
 import { checkVehicle } from '../finding/locomotive/check-vehicle';
-import { fitReadings } from '../part/lamp-readings';
+import { readLayout, writeLayout } from '../document/file';
+import { curveDoubt, fitReadings } from '../part/lamp-readings';
+import { lineSketch } from './line-sketch';
+import { solvedJob } from './solved-job';
 import { benchOf } from './bench';
 import { coachInterior } from './coach-interior';
 import { interiorDoubts } from './interior-doubts';
@@ -49,17 +52,37 @@ describe('a mistyped reading of a lamp', () => {
     ['28 V and 40 mA in the middle', [2.6, 0.0005], [28, 0.04], [3.05, 0.02]],
     ['0.95 V for 9.5 V', [0.95, 0.006], [12, 0.0195]],
   ])('%s is refused where it is typed', (_, ...readings) => {
-    expect(() => fitReadings((readings as number[][]).map(([volts, amps]) => ({ volts, amps })))).toThrow(
-      /mistaken/,
-    );
+    const curve = fitReadings((readings as number[][]).map(([volts, amps]) => ({ volts, amps })));
+    expect(curveDoubt(curve)).toMatch(/mistaken/);
   });
-  test('a strip that holds a resistor of its own is not', () => {
-    expect(
-      fitReadings([
-        { volts: 9.5, amps: 0.006 },
-        { volts: 12, amps: 0.0195 },
-      ]).forwardVolts,
-    ).toBeCloseTo(12, 6);
+  test('a strip that holds a resistor of its own is not, nor a bare lamp', () => {
+    const strip = [
+      { volts: 9.5, amps: 0.006 },
+      { volts: 12, amps: 0.0195 },
+    ];
+    expect(curveDoubt(fitReadings(strip))).toBeNull();
+    for (const own of Object.values(boatTrain().drawer.lamps))
+      expect(curveDoubt(fitReadings(own.readings))).toBeNull();
+  });
+  test('where it stands in a layout already, that opens; the job that uses it says why, alone', () => {
+    const { layout } = change(boatTrain(), (d) => {
+      const [id] = Object.keys(d.drawer.lamps);
+      const { readings, name } = d.drawer.lamps[id];
+      readings[readings.length - 1].volts = 31.2;
+      expect(name).not.toBe('');
+      for (const lamp of Object.values(coachIn(d, demoJob).lamps)) lamp.part = `own:${id}`;
+    });
+    expect(readLayout(writeLayout(layout)).ok).toBe(true);
+    expect(() => benchOf(layout, demoJob)).toThrow(/in the drawer: .*mistaken/);
+    expect(solvedJob(layout, demoJob).steady).toBeNull();
+    expect(solvedJob(layout, 'open-saloon').steady).not.toBeNull();
+    expect(lineSketch(layout).vehicles).toHaveLength(7);
+    // It can be mended: an edit of the reading passes the gate.
+    const mended = attempt(layout, (d) => {
+      const [own] = Object.values(d.drawer.lamps);
+      own.readings[own.readings.length - 1].volts = 3.12;
+    });
+    expect(mended.ok && benchOf(mended.change.layout, demoJob).job.name).toBe('Compartment coach 14');
   });
 });
 

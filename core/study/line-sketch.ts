@@ -1,4 +1,4 @@
-import { coachesOf, locomotivesOf } from '../document/jobs';
+import { coachesOf, locomotiveIn, locomotivesOf } from '../document/jobs';
 import { windowShape } from '../document/usual-interior';
 import { lampRoles } from '../document/lamp-roles';
 import { screenColour } from '../light/colour';
@@ -64,10 +64,10 @@ function coachSketch(layout: Layout, id: string): SketchVehicle {
 }
 
 function locomotiveSketch(layout: Layout, id: string): SketchVehicle {
-  const vehicle = vehicleOf(layout, id);
-  const { body, lamps } = vehicle.job;
+  const { body, lamps } = locomotiveIn(layout, id);
   let lights: SketchLight[];
   try {
+    const vehicle = vehicleOf(layout, id);
     lights = new VehicleSolver(vehicle)
       .lit(everyday(vehicle))
       .lamps.filter((l) => l.lightness > 0)
