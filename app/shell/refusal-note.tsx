@@ -1,5 +1,6 @@
 import { Popover, Button } from 'antd';
 import { useEffect, useState } from 'react';
+import { useLocation } from 'react-router';
 import { useLayoutStore } from '../store/layout-store';
 
 interface Spot {
@@ -35,6 +36,9 @@ export function RefusalNote() {
   const refusal = useLayoutStore((s) => s.refusal);
   const dismiss = useLayoutStore((s) => s.dismiss);
   const [spot, setSpot] = useState<Spot | null>(null);
+  const { pathname } = useLocation();
+  // On another page it would stand beside nothing.
+  useEffect(() => dismiss(), [pathname, dismiss]);
   useEffect(() => {
     // Where it stands is measured once it is there to be measured.
     // eslint-disable-next-line react-hooks/set-state-in-effect

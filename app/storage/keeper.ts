@@ -1,4 +1,11 @@
-import { advanced, joinedSteps, replayed, type Stacks, type Step } from '../../core/document/history';
+import {
+  advanced,
+  joinedSteps,
+  noStacks,
+  replayed,
+  type Stacks,
+  type Step,
+} from '../../core/document/history';
 import { merged, type Clash } from '../../core/document/merge';
 import type { Layout } from '../../core/document/layout';
 import type { Choice, KeptStep } from './database';
@@ -175,7 +182,9 @@ export class LayoutKeeper {
     }
     this.refused = this.refused.slice(told);
     this.known = { layout: done.layout, seq: done.card.head };
-    this.stacks = [...done.theirs, ...done.kept].reduce(advanced, this.stacks);
+    this.stacks = done.whole
+      ? done.kept.reduce(advanced, noStacks)
+      : [...done.theirs, ...done.kept].reduce(advanced, this.stacks);
     const since = this.pending.slice(batch.length);
     if (done.choices === null) this.pending = since;
     else {

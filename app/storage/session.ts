@@ -127,8 +127,12 @@ async function beginOnce(): Promise<void> {
   const now = Date.now();
   const recovered: string[] = [];
   const second = await copies.all();
-  for (const copy of second) if (await mine.takeBack(copy, now)) recovered.push(copy.id);
-  for (const id of await mine.emptyBin(now)) await copies.forget(id);
+  try {
+    for (const copy of second) if (await mine.takeBack(copy, now)) recovered.push(copy.id);
+    for (const id of await mine.emptyBin(now)) await copies.forget(id);
+  } catch {
+    // A full disc: what is there can be opened all the same.
+  }
   const cards = await mine.cards();
   state({ cards, recovered: cards.filter((c) => recovered.includes(c.id)).map((c) => c.name) });
   if (cards.length === 0) {
@@ -143,7 +147,14 @@ async function beginOnce(): Promise<void> {
     recovered.length > 0 ? newest?.id : null,
   ];
   const id = wanted.find((w): w is string => typeof w === 'string' && there.has(w));
-  if (id !== undefined) await openLayout(id);
+  if (id === undefined) return;
+  try {
+    await openLayout(id);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    const name = cards.find((c) => c.id === id)?.name ?? '';
+    state({ notOpened: { id, name, complaints: [{ path: '', reason }] } });
+  }
 }
 
 /** Opens a layout of the shelf in this window. One that does not validate stays as it is, and it is said why. */
@@ -158,7 +169,8 @@ export async function openLayout(id: string): Promise<boolean> {
     return false;
   }
   show(opened);
-  await mine.set('open', id);
+  // Only a convenience: without room it opens all the same.
+  await mine.set('open', id).catch(() => undefined);
   copies.keep({ id, seq: opened.seq, at: Date.now(), layout: opened.layout });
   if (opened.card.picture === null) void drawPicture(id, opened.layout).catch(() => undefined);
   void mine.thin(id, Date.now()).then(
@@ -178,10 +190,7 @@ function show(opened: Opened & { readonly ok: true }): void {
       void afterWrite();
     },
     now: Date.now,
-    onMerged: (merged, newStacks, newChoices) => {
-      useLayoutStore.getState().take(merged, newStacks, newChoices);
-      void refresh(false).catch(() => undefined);
-    },
+    onMerged: (...news) => useLayoutStore.getState().take(...news),
     onState: (save) => state({ save }),
     onOutdated: outdated,
   });
@@ -193,6 +202,9 @@ function show(opened: Opened & { readonly ok: true }): void {
     .open(layout, { layoutId: card.id, stacks, choices, keep: (step) => mine.add(step) });
 }
 
+/** Quiet after the last write before the small picture is drawn anew. */
+const QUIET_MS = 4000;
+
 let asked = false;
 /** What is due when something has been written: the cards, the reminder, and once the wish to be kept. */
 async function afterWrite(): Promise<void> {
@@ -202,7 +214,7 @@ async function afterWrite(): Promise<void> {
     await navigator.storage?.persist?.().catch(() => false);
   }
   if (refreshing) clearTimeout(refreshing);
-  refreshing = setTimeout(() => void settle().catch(() => undefined), 2000);
+  refreshing = setTimeout(() => void settle().catch(() => undefined), QUIET_MS);
 }
 let refreshing: ReturnType<typeof setTimeout> | null = null;
 

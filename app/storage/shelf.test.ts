@@ -269,6 +269,28 @@ describe('two windows', () => {
       for (const c of choices) expect(c.places.length).toBeGreaterThan(0);
     },
   );
+  test('a window that slept while its steps were thinned out loses nothing: what it had made is a choice', async () => {
+    await shelf.add('quay', demo(), 'The demo', clock);
+    const sleeper = new Window('a', await opened('quay'), 'quay', nobody);
+    const other = new Window('b', await opened('quay'), 'quay', nobody);
+    for (let i = 0; i < 60; i++) {
+      other.edit((d) => void (d.name = `Quay ${i}`));
+      await other.keeper.settled();
+      clock += DAY;
+    }
+    await shelf.thin('quay', clock);
+    sleeper.edit((d) => void (coachIn(d, demoJob).note = 'from before'));
+    await sleeper.keeper.settled();
+    expect(sleeper.layout.name).toBe('Quay 59');
+    expect(sleeper.choices.map((c) => c.places.some((p) => p.mine === 'from before'))).toEqual([true]);
+    expect(writeLayout((await opened('quay')).layout)).toBe(writeLayout(sleeper.layout));
+    // It goes on from there.
+    sleeper.edit((d) => void (d.name = 'Awake'));
+    await sleeper.keeper.settled();
+    expect((await opened('quay')).layout.name).toBe('Awake');
+    expect(sleeper.stacks.past).toHaveLength(1);
+  });
+
   test('an edit is in the other window at once, without a disc in between', async () => {
     await shelf.add('quay', demo(), 'The demo', clock);
     const windows: Window[] = [];

@@ -65,6 +65,8 @@ export type Committed =
       readonly kind: 'written';
       readonly card: Card;
       readonly theirs: readonly KeptStep[];
+      /** What came from elsewhere is known as a whole only: there is nothing of it to take back step by step. */
+      readonly whole: boolean;
       readonly kept: readonly KeptStep[];
       readonly clashes: readonly Clash[];
       readonly layout: Layout;
@@ -82,6 +84,14 @@ type Writing = IDBPTransaction<
   'readwrite'
 >;
 
+/** The two stores that states are put together from, within a transaction. */
+interface KeptStore {
+  readonly openCursor: (range: IDBKeyRange, way: 'prev') => Promise<{ readonly value: KeptLayout } | null>;
+}
+interface StepStore {
+  readonly getAll: (range: IDBKeyRange) => Promise<KeptStep[]>;
+}
+
 const stores = ['cards', 'kept', 'steps', 'choices', 'settings'] as const;
 /** Of one layout, from a step on. */
 const from = (layoutId: string, seq: number, to = Infinity): IDBKeyRange =>
@@ -90,6 +100,29 @@ const from = (layoutId: string, seq: number, to = Infinity): IDBKeyRange =>
 /** Written when the machine's disc has it, so that a power cut takes the last edit at most. */
 const writing = (db: ShelfDatabase): Writing =>
   db.transaction([...stores], 'readwrite', { durability: 'strict' }) as Writing;
+
+/** A layout as it was after a step. @throws Error when it is not kept any more */
+async function stateIn(kept: KeptStore, stepStore: StepStore, id: string, seq: number): Promise<Layout> {
+  const cursor = await kept.openCursor(from(id, -Infinity, seq), 'prev');
+  if (!cursor) throw new Error('this state is not kept any more');
+  const { seq: start, layout } = cursor.value;
+  const steps = start < seq ? await stepStore.getAll(from(id, start + 1, seq)) : [];
+  if (steps.length !== seq - start) throw new Error('this state is not kept any more');
+  return replayed(layout as Layout, steps);
+}
+
+/** What happened elsewhere as one step, where its own are not known. */
+const replacing = (layout: Layout, { id, head }: Card, at: number): KeptStep => ({
+  id: `whole ${head}`,
+  kind: 'edit',
+  entryId: `whole ${head}`,
+  label: 'Changes from elsewhere',
+  at,
+  patches: [{ op: 'replace', path: [], value: layout }],
+  inverse: [],
+  layoutId: id,
+  seq: head,
+});
 
 /** Every layout kept in this browser. */
 export class Shelf {
@@ -282,13 +315,9 @@ export class Shelf {
   }
 
   /** A layout as it was after a step, as stored. @throws Error when it has been thinned out, or steps do not fit */
-  async stateAt(id: string, seq: number): Promise<unknown> {
-    const cursor = await this.db.transaction('kept').store.openCursor(from(id, -Infinity, seq), 'prev');
-    if (!cursor) throw new Error('this state is not kept any more');
-    const { seq: start, layout } = cursor.value;
-    const steps = start < seq ? await this.db.getAll('steps', from(id, start + 1, seq)) : [];
-    if (steps.length !== seq - start) throw new Error('this state is not kept any more');
-    return replayed(layout as Layout, steps);
+  stateAt(id: string, seq: number): Promise<unknown> {
+    const transaction = this.db.transaction(['kept', 'steps']);
+    return stateIn(transaction.objectStore('kept'), transaction.objectStore('steps'), id, seq);
   }
 
   /** All that is kept of a layout's past. */
@@ -334,8 +363,13 @@ export class Shelf {
     if (card.version > VERSION) return { kind: 'outdated' };
     const steps = transaction.objectStore('steps');
     const theirs = card.head > known.seq ? await steps.getAll(from(id, known.seq + 1, card.head)) : [];
-    const there = replayed(known.layout, theirs);
-    const { layout, kept, clashes } = merged(there, theirs, mine);
+    // Steps may be gone, thinned out while this window slept, or the layout may have come whole from elsewhere.
+    const whole = theirs.length < card.head - known.seq;
+    const there = whole
+      ? await stateIn(transaction.objectStore('kept'), steps, id, card.head)
+      : replayed(known.layout, theirs);
+    const before = whole ? [replacing(there, card, at)] : theirs;
+    const { layout, kept, clashes } = merged(there, before, mine);
     const written = kept.map((step, i): KeptStep => ({ ...step, layoutId: id, seq: card.head + 1 + i }));
     let bytes = card.bytes;
     for (const step of written) {
@@ -350,18 +384,18 @@ export class Shelf {
     if (written.length > 0) {
       const due = head - card.kept.seq >= KEEP_EVERY_STEPS || at - card.kept.at >= KEEP_EVERY_MS;
       if (due) {
-        const before = await steps.getAll(from(id, card.kept.seq + 1, head));
-        const whole = keptLayout(id, head, at, layout, null, labelsOf(before, layout));
-        await transaction.objectStore('kept').put(whole);
-        bytes += whole.bytes;
+        const since = await steps.getAll(from(id, card.kept.seq + 1, head));
+        const state = keptLayout(id, head, at, layout, null, labelsOf(since, layout));
+        await transaction.objectStore('kept').put(state);
+        bytes += state.bytes;
       }
       next = { ...next, ...facts(layout), changedAt: at, bytes, kept: due ? { seq: head, at } : card.kept };
       await cards.put(next);
     }
-    const apart = theirs.length + clashes.length + refused.length > 0;
+    const apart = before.length + clashes.length + refused.length > 0;
     const choices = apart ? await open.index('byLayout').getAll(id) : null;
     await transaction.done;
-    return { kind: 'written', card: next, theirs, kept: written, clashes, layout, choices };
+    return { kind: 'written', card: next, theirs: before, whole, kept: written, clashes, layout, choices };
   }
 
   /**
