@@ -19,7 +19,7 @@ export default defineConfig({
       {
         test: {
           name: 'reference',
-          include: ['tests/reference/**/*.test.ts'],
+          include: ['tests/reference/**/*.test.ts', 'tests/frozen/**/*.test.ts'],
           testTimeout: 120_000,
           ...abreast,
         },

@@ -29,7 +29,11 @@ export function HistoryPage() {
         />
       </main>
     );
-  return <History key={layoutId} layout={layout} layoutId={layoutId} />;
+  return (
+    <App component={false}>
+      <History key={layoutId} layout={layout} layoutId={layoutId} />
+    </App>
+  );
 }
 
 interface HistoryProps {

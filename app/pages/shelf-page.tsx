@@ -7,7 +7,17 @@ import { LinePicture } from '../drawings/line-picture';
 import { BrokenLayout } from '../panels/broken-layout';
 import { roomOf, whenOf } from '../shell/when';
 import { exportLayout, saveFile } from '../storage/files';
-import { duplicate, erase, freshDemo, mark, newLayout, openLayout, rename, shelf } from '../storage/session';
+import {
+  drawMissing,
+  duplicate,
+  erase,
+  freshDemo,
+  mark,
+  newLayout,
+  openLayout,
+  rename,
+  shelf,
+} from '../storage/session';
 import { BIN_DAYS } from '../storage/shelf';
 import { palette } from '../theme/palette';
 import { useLayoutStore } from '../store/layout-store';
@@ -20,6 +30,14 @@ type Does = () => Promise<unknown>;
 
 /** Every layout kept in this browser. */
 export function ShelfPage() {
+  return (
+    <App component={false}>
+      <Shelf />
+    </App>
+  );
+}
+
+function Shelf() {
   const cards = useShelfStore((s) => s.cards);
   const notOpened = useShelfStore((s) => s.notOpened);
   const openId = useLayoutStore((s) => s.layoutId);
@@ -37,6 +55,10 @@ export function ShelfPage() {
       setBusy(false);
     }
   };
+  const withoutPicture = (cards ?? []).filter((c) => c.picture === null && c.deletedAt === null).length;
+  useEffect(() => {
+    if (withoutPicture > 0) void drawMissing().catch(() => undefined);
+  }, [withoutPicture]);
   const all = [...(cards ?? [])].sort((a, b) => b.changedAt - a.changedAt);
   const out = all.filter((c) => c.deletedAt === null && !c.putAway);
   const away = all.filter((c) => c.deletedAt === null && c.putAway);

@@ -1,10 +1,12 @@
-import { App, Button } from 'antd';
-import { useRef } from 'react';
+import { Button } from 'antd';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { exportLayout } from '../storage/files';
 import { exported, newLayout } from '../storage/session';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
+
+const KeepsNothing = lazy(() => import('./keeps-nothing'));
 
 /** New, import and export. None of them replaces a layout: each is kept on the shelf. */
 export function FileMenu({ take }: { readonly take: (file: File) => Promise<void> }) {
@@ -12,32 +14,23 @@ export function FileMenu({ take }: { readonly take: (file: File) => Promise<void
   const keepsNothing = useShelfStore((s) => s.trouble?.kind === 'absent');
   const chooser = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
-  const { modal, message } = App.useApp();
-  /** Where the browser keeps nothing, another layout takes the open one's place: that is asked first. */
-  const sure = async (): Promise<boolean> =>
-    !keepsNothing ||
-    (await modal.confirm({
-      title: 'This browser keeps nothing',
-      content: 'The open layout will be gone unless you have exported it.',
-      okText: 'Go on without it',
-      cancelText: 'Back',
-    }));
-  const begin = async (): Promise<void> => {
-    if (!(await sure())) return;
-    await newLayout();
-    void navigate('/');
+  /** What is to be done once the person has agreed to lose the open layout, where the browser keeps nothing. */
+  const [asked, setAsked] = useState<(() => void) | null>(null);
+  const sure = (then: () => void): void => (keepsNothing ? setAsked(() => then) : then());
+  const begin = (): void => {
+    newLayout().then(
+      () => navigate('/'),
+      (error: Error) => useLayoutStore.setState({ refusal: { label: 'New layout', reason: error.message } }),
+    );
   };
   return (
     <>
-      <Button
-        title="Begin an empty layout; this one stays on the shelf"
-        onClick={() => void begin().catch((e: Error) => message.error(e.message))}
-      >
+      <Button title="Begin an empty layout; this one stays on the shelf" onClick={() => sure(begin)}>
         New
       </Button>
       <Button
         title="Add a layout, or a whole shelf, from a file"
-        onClick={() => void sure().then((yes) => yes && chooser.current?.click())}
+        onClick={() => sure(() => chooser.current?.click())}
       >
         Import
       </Button>
@@ -64,6 +57,17 @@ export function FileMenu({ take }: { readonly take: (file: File) => Promise<void
           e.target.value = '';
         }}
       />
+      <Suspense fallback={null}>
+        {asked && (
+          <KeepsNothing
+            onAgree={() => {
+              setAsked(null);
+              asked();
+            }}
+            onBack={() => setAsked(null)}
+          />
+        )}
+      </Suspense>
     </>
   );
 }

@@ -2,26 +2,12 @@ import { Popover, Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { useLayoutStore } from '../store/layout-store';
+import { lastPressed } from './last-pressed';
 
 interface Spot {
   readonly left: number;
   readonly top: number;
   readonly height: number;
-}
-
-/** Where the last press was made, or the key that stands for one. */
-let lastPressed: Element | null = null;
-
-/** Remembers what was pressed last, so that a refusal can stand beside it. */
-export function watchPresses(): () => void {
-  const note = (event: Event): void => {
-    if (event.target instanceof Element) lastPressed = event.target;
-  };
-  const names = ['pointerdown', 'keydown', 'change'] as const;
-  for (const name of names) addEventListener(name, note, true);
-  return () => {
-    for (const name of names) removeEventListener(name, note, true);
-  };
 }
 
 function spotOf(element: Element | null): Spot {
@@ -32,17 +18,20 @@ function spotOf(element: Element | null): Spot {
 }
 
 /** Says beside what was pressed why an edit was not made. Nothing was changed. */
-export function RefusalNote() {
+export default function RefusalNote() {
   const refusal = useLayoutStore((s) => s.refusal);
   const dismiss = useLayoutStore((s) => s.dismiss);
   const [spot, setSpot] = useState<Spot | null>(null);
   const { pathname } = useLocation();
-  // On another page it would stand beside nothing.
-  useEffect(() => dismiss(), [pathname, dismiss]);
+  const [page] = useState(pathname);
+  useEffect(() => {
+    // On another page it would stand beside nothing.
+    if (pathname !== page) dismiss();
+  }, [pathname, page, dismiss]);
   useEffect(() => {
     // Where it stands is measured once it is there to be measured.
     // eslint-disable-next-line react-hooks/set-state-in-effect
-    setSpot(refusal ? spotOf(lastPressed) : null);
+    setSpot(refusal ? spotOf(lastPressed()) : null);
   }, [refusal]);
   if (!refusal || !spot) return null;
   return (

@@ -9,7 +9,7 @@ import { useShelfStore } from '../store/shelf-store';
 import { ErrorBoundary } from './error-boundary';
 import { FileMenu } from './file-menu';
 import { Notices } from './notices';
-import { RefusalNote, watchPresses } from './refusal-note';
+import { watchPresses } from './last-pressed';
 import { BenchIcon, DrawerIcon, LineIcon, ShelfIcon } from './section-icons';
 import { useDrop, useImport } from './use-import';
 import { timeOf } from './when';
@@ -19,6 +19,7 @@ import './shell.css';
 
 const Finder = lazy(() => import('./finder'));
 const Shortcuts = lazy(() => import('./shortcuts'));
+const RefusalNote = lazy(() => import('./refusal-note'));
 
 const savedText = (state: SaveState): string => {
   if (state.kind === 'failed' || state.kind === 'full') return 'Not saved';
@@ -35,6 +36,7 @@ export function Shell() {
   const { undo, redo } = useLayoutStore.getState();
   const saved = useShelfStore((s) => s.save);
   const cards = useShelfStore((s) => s.cards);
+  const refusal = useLayoutStore((s) => s.refusal);
   const { take, shown } = useImport();
   const dropping = useDrop(take);
   const { pathname } = useLocation();
@@ -160,10 +162,10 @@ export function Shell() {
           )}
         </ErrorBoundary>
       </div>
-      <RefusalNote />
       {shown}
       {dropping && <div className="dropping">Let go to add the file to the shelf</div>}
       <Suspense fallback={null}>
+        {refusal && <RefusalNote />}
         {panel === 'finder' && <Finder onClose={() => setPanel(null)} />}
         {panel === 'keys' && <Shortcuts onClose={() => setPanel(null)} />}
       </Suspense>

@@ -99,10 +99,18 @@ function hear(message: Message): void {
   } else void refresh(false).catch(() => undefined);
 }
 
+let turn: Promise<unknown> = Promise.resolve();
+/** One opening of a layout after another: what was asked for last is what is open in the end. */
+function inTurn<T>(does: () => Promise<T>): Promise<T> {
+  const done = turn.then(does, does);
+  turn = done.catch(() => undefined);
+  return done;
+}
+
 let begun: Promise<void> | null = null;
 /** Opens what this window, or this browser, had open last; the demo in a browser that never had anything. */
 export function begin(): Promise<void> {
-  begun ??= beginOnce();
+  begun ??= inTurn(beginOnce);
   return begun;
 }
 
@@ -136,7 +144,7 @@ async function beginOnce(): Promise<void> {
   const cards = await mine.cards();
   state({ cards, recovered: cards.filter((c) => recovered.includes(c.id)).map((c) => c.name) });
   if (cards.length === 0) {
-    await addLayout(demoLayout(), 'The demo');
+    await add(demoLayout(), 'The demo');
     return;
   }
   const there = new Set(cards.filter((c) => c.deletedAt === null).map((c) => c.id));
@@ -149,7 +157,7 @@ async function beginOnce(): Promise<void> {
   const id = wanted.find((w): w is string => typeof w === 'string' && there.has(w));
   if (id === undefined) return;
   try {
-    await openLayout(id);
+    await open(id);
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error);
     const name = cards.find((c) => c.id === id)?.name ?? '';
@@ -158,7 +166,9 @@ async function beginOnce(): Promise<void> {
 }
 
 /** Opens a layout of the shelf in this window. One that does not validate stays as it is, and it is said why. */
-export async function openLayout(id: string): Promise<boolean> {
+export const openLayout = (id: string): Promise<boolean> => inTurn(() => open(id));
+
+async function open(id: string): Promise<boolean> {
   const mine = await shelf();
   await leave();
   const opened = await mine.open(id, Date.now());
@@ -172,7 +182,6 @@ export async function openLayout(id: string): Promise<boolean> {
   // Only a convenience: without room it opens all the same.
   await mine.set('open', id).catch(() => undefined);
   copies.keep({ id, seq: opened.seq, at: Date.now(), layout: opened.layout });
-  if (opened.card.picture === null) void drawPicture(id, opened.layout).catch(() => undefined);
   void mine.thin(id, Date.now()).then(
     () => refresh(false),
     () => undefined,
@@ -243,6 +252,16 @@ async function drawPicture(id: string, layout: Layout): Promise<void> {
   }
 }
 
+/** Draws the small pictures that are missing, one after another: asked for where they are shown. */
+export async function drawMissing(): Promise<void> {
+  const mine = await shelf();
+  for (const card of await mine.cards()) {
+    if (card.picture !== null || card.deletedAt !== null) continue;
+    const read = checkLayout(await mine.stateAt(card.id, card.head).catch(() => null));
+    if (read.ok) await drawPicture(card.id, read.layout);
+  }
+}
+
 /**
  * Writes what waits of the open layout and lets go of it.
  * @throws Error when it cannot be written: letting go would lose it
@@ -261,10 +280,13 @@ interface AddWays {
 }
 
 /** Adds a layout to the shelf and, unless told otherwise, opens it. Where nothing is kept it is only opened. */
-export async function addLayout(
+export const addLayout = (layout: Layout, origin: string, ways?: AddWays): Promise<void> =>
+  inTurn(() => add(layout, origin, ways));
+
+async function add(
   layout: Layout,
   origin: string,
-  { history = null, open = true }: AddWays = {},
+  { history = null, open: opens = true }: AddWays = {},
 ): Promise<void> {
   if (useShelfStore.getState().trouble?.kind === 'absent') {
     useLayoutStore.getState().open(layout);
@@ -273,9 +295,8 @@ export async function addLayout(
   const mine = await shelf();
   const card = await mine.add(newId(), layout, origin, Date.now(), history);
   copies.keep({ id: card.id, seq: card.head, at: Date.now(), layout });
-  if (open) await openLayout(card.id);
+  if (opens) await open(card.id);
   await refresh();
-  if (!open) void drawPicture(card.id, layout).catch(() => undefined);
 }
 
 export const newLayout = (): Promise<void> => addLayout(emptyLayout('My layout'), 'Begun empty');

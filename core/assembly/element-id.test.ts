@@ -8,7 +8,7 @@ import { benchOf } from '../study/bench';
 import { steadyStudy } from '../study/steady';
 import { truthTable } from '../study/locomotive/states';
 import { vehicleOf } from '../study/locomotive/vehicle';
-import { deckName, elementId } from './element-id';
+import { plainName, elementId } from './element-id';
 import type { Layout } from '../document/layout';
 
 const awkward = fc.oneof(
@@ -21,8 +21,8 @@ describe('names of elements', () => {
   test('two names are never written alike, and a deck can carry them', () => {
     fc.assert(
       fc.property(awkward, awkward, (a, b) => {
-        expect(deckName(a) === deckName(b)).toBe(a === b);
-        expect(deckName(a)).toMatch(/^[a-z0-9_]*$/);
+        expect(plainName(a) === plainName(b)).toBe(a === b);
+        expect(plainName(a)).toMatch(/^[a-z0-9_]*$/);
       }),
       { numRuns: 2000 },
     );

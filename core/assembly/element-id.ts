@@ -6,7 +6,7 @@ export const BLEED_OHMS = 10e6;
  * alike. A dash within a name is `_`, anything else that has no place in a deck its code between `__`
  * and `_`.
  */
-export const deckName = (name: string): string =>
+export const plainName = (name: string): string =>
   name.replace(/[^a-z0-9]/g, (sign, i: number) =>
     sign === '-' && isPlain(name[i - 1]) && isPlain(name[i + 1])
       ? '_'
@@ -20,4 +20,4 @@ const isPlain = (sign: string | undefined): boolean => sign !== undefined && /[a
  * @param inner which of several elements of the part; none for the first or only one
  */
 export const elementId = (letter: string, part: string, inner?: string | number): string =>
-  `${letter}_${deckName(part)}${inner === undefined ? '' : `__${inner}`}`;
+  `${letter}_${plainName(part)}${inner === undefined ? '' : `__${inner}`}`;

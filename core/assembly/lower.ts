@@ -1,6 +1,6 @@
 import { GROUND, type Element, type Netlist } from '../circuit/netlist';
 import { netsOf, terminalKey, terminalsOf, type Assembly, type Part } from './assembly';
-import { deckName, elementId } from './element-id';
+import { plainName, elementId } from './element-id';
 import { elementsOf, type Feeding } from './elements';
 import type { Supply } from '../supply';
 
@@ -58,7 +58,7 @@ export function lower(assembly: Assembly, supply: Supply, feeding: Feeding = {})
 /** The name of a net's node, from the terminal that names the net: `part.terminal`. */
 function nodeName(net: string): string {
   const dot = net.lastIndexOf('.');
-  return `${deckName(net.slice(0, dot))}_${deckName(net.slice(dot + 1))}`;
+  return `${plainName(net.slice(0, dot))}_${plainName(net.slice(dot + 1))}`;
 }
 
 /** Nets that some chain of parts and joints ties to the rails, and the parts that are not tied. */

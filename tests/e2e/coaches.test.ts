@@ -15,7 +15,7 @@ afterAll(async () => {
 });
 
 describe('from nothing to a lit coach', () => {
-  test('an empty layout asks few questions, and the coach is laid out, lit and sized; undo brings the demo back', async () => {
+  test('an empty layout asks few questions, and the coach is laid out, lit and sized; the demo stands on the shelf', async () => {
     const { page, context, troubles } = await visit(browser, host.base);
     await page.getByRole('heading', { name: 'Coaches' }).waitFor();
     await page.getByRole('button', { name: 'New' }).click();
@@ -30,8 +30,8 @@ describe('from nothing to a lit coach', () => {
     );
     expect(await figure(page, 'drawn')).toMatch(/mA|µA/);
     await page.getByRole('button', { name: /^Undo/ }).click();
-    await page.getByRole('button', { name: /^Undo/ }).click();
-    await page.getByRole('link', { name: 'Line', exact: true }).click();
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+    await page.getByRole('button', { name: 'Open', exact: true }).click();
     await page.getByText('Compartment coach 14').first().waitFor();
     expect(troubles).toEqual([]);
     await context.close();

@@ -47,6 +47,29 @@ describe('files', () => {
     await context.close();
   });
 
+  test('a file given before the page has opened anything is what is open in the end', async () => {
+    const { page, context } = await visit(browser, host.base);
+    await give(page, 'halt.hazel.json', another);
+    await page.getByText('Coach of the halt').first().waitFor();
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await page.getByRole('heading', { name: 'Brackwater Quay' }).waitFor();
+    expect(await page.locator('.layout-card.open h2').innerText()).toBe('Saltmarsh Halt');
+    await context.close();
+  });
+
+  test('a file dropped on the window is added', async () => {
+    const { page, context } = await visit(browser, `${host.base}/drawer`);
+    await page.getByLabel('Called').waitFor();
+    await page.evaluate((content) => {
+      const carried = new DataTransfer();
+      carried.items.add(new File([content], 'halt.hazel.json', { type: 'application/json' }));
+      for (const name of ['dragover', 'drop'])
+        dispatchEvent(new DragEvent(name, { dataTransfer: carried, bubbles: true, cancelable: true }));
+    }, another);
+    await page.getByText('Coach of the halt').first().waitFor();
+    await context.close();
+  });
+
   test('a file that cannot be read is refused with the reason, and the open layout is untouched', async () => {
     const { page, context } = await visit(browser, `${host.base}/bench/compartment-coach`);
     await judged(page);
