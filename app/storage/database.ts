@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { ArchivedState, ArchivedStep } from '../../core/document/archive';
 import type { Step } from '../../core/document/history';
 import type { ClashPlace } from '../../core/document/merge';
 import type { LineSketch } from '../../core/study/line-sketch';
@@ -27,24 +28,10 @@ export interface Card {
   readonly picture: LineSketch | null;
 }
 
-/** A whole layout as it was after a step. */
-export interface KeptLayout {
-  readonly layoutId: string;
-  readonly seq: number;
-  readonly at: number;
-  readonly version: number;
-  /** As stored: still to be checked. */
-  readonly layout: unknown;
-  /** How it came to be, where no steps lead to it: undo does not go behind it. Null for one kept in passing. */
-  readonly origin: string | null;
-  /** What the person called it. */
-  readonly name: string | null;
-  /** What was done since the kept state before, for when its steps have been thinned out. */
-  readonly says: readonly string[];
-  readonly bytes: number;
-}
+/** A whole layout as it was after a step, and how it came to be; `layout` as stored is still to be checked. */
+export type KeptLayout = ArchivedState & { readonly layoutId: string };
 
-export type KeptStep = Step & { readonly layoutId: string; readonly seq: number };
+export type KeptStep = ArchivedStep & { readonly layoutId: string };
 
 /** A change that did not go together with another window's: kept until the person has chosen. */
 export interface Choice {

@@ -389,7 +389,11 @@ export function restore(layout: Layout, says: string): string | null {
 export async function makeRoom(): Promise<number> {
   const mine = await shelf();
   let bytes = 0;
-  for (const card of await mine.cards()) bytes += await mine.thin(card.id, Date.now(), 7);
+  for (const card of await mine.cards()) {
+    // What cannot be opened is not touched: nothing of it may be lost before it is mended.
+    const read = checkLayout(await mine.stateAt(card.id, card.head).catch(() => null));
+    bytes += read.ok ? await mine.thin(card.id, Date.now(), 7) : card.bytes;
+  }
   keeper?.lookAgain();
   await refresh();
   return bytes;

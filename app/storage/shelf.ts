@@ -10,7 +10,6 @@ import {
 import { VERSION, type Layout } from '../../core/document/layout';
 import { merged, type Clash } from '../../core/document/merge';
 import { labelsOf } from '../../core/document/versions';
-import { thinnedOut } from '../../core/document/thinning';
 import {
   cardOf,
   facts,
@@ -20,10 +19,10 @@ import {
   type KeptLayout,
   type KeptStep,
   type ShelfDatabase,
-  type ShelfSchema,
 } from './database';
+import { from, stateIn, writing } from './states';
+import { thin } from './thin';
 import type { SecondCopy } from './second-copy';
-import type { IDBPTransaction } from 'idb';
 
 /** Steps after which, or time after which, a layout is kept whole again. */
 const KEEP_EVERY_STEPS = 50;
@@ -31,8 +30,6 @@ const KEEP_EVERY_MS = 10 * 60 * 1000;
 /** How long a layout that was thrown away can be taken back. */
 export const BIN_DAYS = 30;
 const DAY = 24 * 3600 * 1000;
-/** Steps older than this are thinned out; kept states tell what was. */
-const STEP_DAYS = 30;
 
 /** A layout as the shelf opens it, or why it cannot be. */
 export type Opened =
@@ -77,39 +74,6 @@ export type Committed =
   | { readonly kind: 'outdated' }
   /** It is not there any more, as after the site's data were cleared. */
   | { readonly kind: 'missing' };
-
-type Writing = IDBPTransaction<
-  ShelfSchema,
-  ('cards' | 'kept' | 'steps' | 'choices' | 'settings')[],
-  'readwrite'
->;
-
-/** The two stores that states are put together from, within a transaction. */
-interface KeptStore {
-  readonly openCursor: (range: IDBKeyRange, way: 'prev') => Promise<{ readonly value: KeptLayout } | null>;
-}
-interface StepStore {
-  readonly getAll: (range: IDBKeyRange) => Promise<KeptStep[]>;
-}
-
-const stores = ['cards', 'kept', 'steps', 'choices', 'settings'] as const;
-/** Of one layout, from a step on. */
-const from = (layoutId: string, seq: number, to = Infinity): IDBKeyRange =>
-  IDBKeyRange.bound([layoutId, seq], [layoutId, to]);
-
-/** Written when the machine's disc has it, so that a power cut takes the last edit at most. */
-const writing = (db: ShelfDatabase): Writing =>
-  db.transaction([...stores], 'readwrite', { durability: 'strict' }) as Writing;
-
-/** A layout as it was after a step. @throws Error when it is not kept any more */
-async function stateIn(kept: KeptStore, stepStore: StepStore, id: string, seq: number): Promise<Layout> {
-  const cursor = await kept.openCursor(from(id, -Infinity, seq), 'prev');
-  if (!cursor) throw new Error('this state is not kept any more');
-  const { seq: start, layout } = cursor.value;
-  const steps = start < seq ? await stepStore.getAll(from(id, start + 1, seq)) : [];
-  if (steps.length !== seq - start) throw new Error('this state is not kept any more');
-  return replayed(layout as Layout, steps);
-}
 
 /** What happened elsewhere as one step, where its own are not known. */
 const replacing = (layout: Layout, { id, head }: Card, at: number): KeptStep => ({
@@ -398,50 +362,8 @@ export class Shelf {
     return { kind: 'written', card: next, theirs: before, whole, kept: written, clashes, layout, choices };
   }
 
-  /**
-   * Thins out a layout's history: kept states by their age, and steps older than some days.
-   * @returns the room it then takes
-   */
-  async thin(id: string, now: number, stepDays = STEP_DAYS): Promise<number> {
-    const oldest = now - stepDays * DAY;
-    const { steps: all } = await this.history(id);
-    const lastOld = all.findLast((s) => s.at < oldest);
-    if (lastOld) await this.keepState(id, lastOld.seq, lastOld.at);
-    const transaction = writing(this.db);
-    const kept = transaction.objectStore('kept');
-    const states = await kept.getAll(from(id, -Infinity));
-    const newest = states.reduce((a, b) => (b.origin !== null ? b : a), states[0]);
-    // The state that the first remaining step begins from has to stay too.
-    const first = all.find((s) => s.seq > (lastOld?.seq ?? -1));
-    const base = first && states.findLast((s) => s.seq < first.seq);
-    const anchors = new Set([lastOld?.seq, base?.seq, newest?.seq]);
-    const going = thinnedOut(
-      states.map((s) => ({ seq: s.seq, at: s.at, forGood: s.name !== null || anchors.has(s.seq) })),
-      now,
-    );
-    for (const seq of going) await kept.delete([id, seq]);
-    if (lastOld) await transaction.objectStore('steps').delete(from(id, -Infinity, lastOld.seq));
-    const rest = await kept.getAll(from(id, -Infinity));
-    const steps = await transaction.objectStore('steps').getAll(from(id, -Infinity));
-    const bytes =
-      rest.reduce((sum, k) => sum + k.bytes, 0) + steps.reduce((sum, s) => sum + JSON.stringify(s).length, 0);
-    const card = await transaction.objectStore('cards').get(id);
-    if (card) {
-      const last = rest[rest.length - 1];
-      await transaction.objectStore('cards').put({ ...card, bytes, kept: { seq: last.seq, at: last.at } });
-    }
-    await transaction.done;
-    return bytes;
-  }
-
-  /** Keeps a state whole where it is not yet. */
-  private async keepState(id: string, seq: number, at: number): Promise<void> {
-    if (await this.db.get('kept', [id, seq])) return;
-    const layout = await this.stateAt(id, seq);
-    const before = await this.db.getAll('steps', from(id, -Infinity, seq));
-    await this.db.add(
-      'kept',
-      keptLayout(id, seq, at, layout, null, labelsOf(before.slice(-KEEP_EVERY_STEPS), layout as Layout)),
-    );
+  /** Thins out a layout's history. @returns the room it then takes */
+  thin(id: string, now: number, stepDays?: number): Promise<number> {
+    return thin(this.db, id, now, stepDays);
   }
 }

@@ -47,14 +47,17 @@ const contentsRecord = z.object({
 
 /** A step with its place in a history, as an archive holds it. */
 export type ArchivedStep = Step & { readonly seq: number };
-/** A whole state of a layout, as an archive holds it. */
+/** A whole state of a layout in its history. */
 export interface ArchivedState {
   readonly seq: number;
   readonly at: number;
   readonly version: number;
   readonly layout: unknown;
+  /** How it came to be, where no steps lead to it: undo does not go behind it. Null for one kept in passing. */
   readonly origin: string | null;
+  /** What the person called it. */
   readonly name: string | null;
+  /** What was done since the kept state before, for when its steps have been thinned out. */
   readonly says: readonly string[];
   readonly bytes: number;
 }

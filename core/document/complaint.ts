@@ -1,3 +1,4 @@
+import { valueAt } from './value-at';
 import type { z } from 'zod';
 
 /** One thing wrong with a layout: where, and why, in a person's words. */
@@ -47,19 +48,10 @@ export function fieldName(key: string): { name: string; symbol: string } {
   return { name: stem.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase(), symbol };
 }
 
-const at = (value: unknown, path: Path): unknown =>
-  path.reduce<unknown>(
-    (v, key) =>
-      typeof v === 'object' && v !== null && Object.hasOwn(v, key)
-        ? (v as Record<PropertyKey, unknown>)[key]
-        : undefined,
-    value,
-  );
-
 /** The innermost thing with a name of its own that a path leads through, as the person called it, and which part of it. */
 export function subjectOf(layout: unknown, path: Path): string | null {
   for (let depth = path.length - 1; depth > 0; depth--) {
-    const name = (at(layout, path.slice(0, depth)) as { name?: unknown } | undefined)?.name;
+    const name = (valueAt(layout, path.slice(0, depth)) as { name?: unknown } | undefined)?.name;
     if (typeof name !== 'string' || name === '') continue;
     const part = path.slice(depth, -1).findLast((k) => typeof k === 'string');
     const called = `“${name.slice(0, 40)}”`;
@@ -131,7 +123,7 @@ function allowed(issue: Issue, symbol: string): string {
 export function complaintOf(issue: Issue, raw: unknown): FileComplaint {
   const key = String(issue.path.findLast((k) => typeof k === 'string' && !/^\d+$/.test(k)) ?? 'the file');
   const { name, symbol } = fieldName(key);
-  const value = at(raw, issue.path);
+  const value = valueAt(raw, issue.path);
   const subject = subjectOf(raw, issue.path);
   const stands =
     typeof value === 'string' && issue.code === 'too_big' ? `${value.length} long` : shownValue(value);

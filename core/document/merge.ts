@@ -1,5 +1,6 @@
 import { attemptPatches } from './gate';
 import { startsWith, type Step } from './history';
+import { valueAt } from './value-at';
 import type { Layout } from './layout';
 import type { Patch } from './patch';
 
@@ -35,15 +36,6 @@ export function touched({ path }: Patch): Patch['path'] {
 }
 
 const meet = (a: Patch['path'], b: Patch['path']): boolean => startsWith(a, b) || startsWith(b, a);
-
-const valueAt = (layout: Layout, path: Patch['path']): unknown =>
-  path.reduce<unknown>(
-    (at, key) =>
-      typeof at === 'object' && at !== null && Object.hasOwn(at, key)
-        ? (at as Record<string | number, unknown>)[key]
-        : undefined,
-    layout,
-  );
 
 const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 

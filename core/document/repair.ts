@@ -2,6 +2,7 @@ import { checkLayout, type FileComplaint } from './file';
 import { complaintOf, shownValue } from './complaint';
 import { FORMAT, VERSION, brokenReferences, layoutRecord, type Layout } from './layout';
 import { migrated } from './migrations';
+import { valueAt } from './value-at';
 
 /** One thing a repair would change, and why. */
 export interface Repair extends FileComplaint {
@@ -26,12 +27,8 @@ const MOST_REPAIRS = 200;
 const USUAL_LAMP = 'white-warm';
 
 const parentOf = (raw: unknown, path: Path): Plain | null => {
-  let at = raw;
-  for (const key of path.slice(0, -1)) {
-    if (typeof at !== 'object' || at === null || !Object.hasOwn(at, key)) return null;
-    at = (at as Plain)[key];
-  }
-  return typeof at === 'object' && at !== null ? (at as Plain) : null;
+  const parent = valueAt(raw, path.slice(0, -1));
+  return typeof parent === 'object' && parent !== null ? (parent as Plain) : null;
 };
 
 type Issue = Parameters<typeof complaintOf>[0];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { valueAt } from './value-at';
 import { complaintOf, type FileComplaint } from './complaint';
 import { brokenReferences, layoutRecord, type Layout } from './layout';
 
@@ -36,7 +37,7 @@ export function complaintsOf(layout: Layout): readonly FileComplaint[] {
   if (!parsed.success) return parsed.error.issues.map((i) => complaintOf(i, layout));
   const found: FileComplaint[] = [];
   for (const { path, entry } of collections) {
-    const held = path.reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], layout) as object;
+    const held = valueAt(layout, path) as object;
     for (const [id, value] of Object.entries(held)) {
       if (typeof value === 'object' && value !== null && sound.has(value as object)) continue;
       const one = entry.safeParse(value);
