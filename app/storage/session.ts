@@ -6,7 +6,7 @@ import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
 import { openDatabase, type Card, type KeptLayout, type KeptStep, type ShelfDatabase } from './database';
 import { LayoutKeeper, type Message } from './keeper';
-import { reminderDue } from './reminder';
+import { reminded, reminderDue } from './reminder';
 import { SecondCopies, type SecondCopy } from './second-copy';
 import { Shelf, type Opened } from './shelf';
 
@@ -234,7 +234,12 @@ async function settle(): Promise<void> {
   if (layout && layoutId !== null) {
     await drawPicture(layoutId, layout);
     const card = (await mine.cards()).find((c) => c.id === layoutId);
-    if (card && (await reminderDue(mine, card, Date.now()))) state({ remind: true });
+    const now = Date.now();
+    if (card && (await reminderDue(mine, card, now))) {
+      state({ remind: true });
+      // Said is said, whether it is answered or not: not again for a week.
+      await reminded(mine, now, false);
+    }
   }
   await refresh();
 }
