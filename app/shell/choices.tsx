@@ -45,7 +45,7 @@ function OneChoice({ choice, layout }: { readonly choice: Choice; readonly layou
       </dl>
       {refused !== null && (
         <p className="field-refusal" role="alert">
-          It cannot be made any more: {refused}.
+          The choice stays: {refused}.
         </p>
       )}
       <div className="button-row">

@@ -258,7 +258,13 @@ async function drawPicture(id: string, layout: Layout): Promise<void> {
 }
 
 /** Draws the small pictures that are missing, one after another: asked for where they are shown. */
-export async function drawMissing(): Promise<void> {
+export function drawMissing(): Promise<void> {
+  drawing ??= drawEachMissing().finally(() => (drawing = null));
+  return drawing;
+}
+let drawing: Promise<void> | null = null;
+
+async function drawEachMissing(): Promise<void> {
   const mine = await shelf();
   for (const card of await mine.cards()) {
     if (card.picture !== null || card.deletedAt !== null) continue;
@@ -347,9 +353,10 @@ export async function mark(
   change: Partial<Pick<Card, 'putAway' | 'deletedAt' | 'exported'>>,
 ): Promise<void> {
   const mine = await shelf();
+  const closes = typeof change.deletedAt === 'number' && useLayoutStore.getState().layoutId === id;
+  if (closes) await leave();
   await mine.mark(id, change);
-  if (typeof change.deletedAt === 'number' && useLayoutStore.getState().layoutId === id) {
-    await leave();
+  if (closes) {
     sessionStorage.removeItem(OPEN_HERE);
     useLayoutStore.getState().close();
   }
@@ -379,6 +386,8 @@ export async function choose(choiceId: string, take: 'mine' | 'theirs'): Promise
     const refused = apply(choice.step.label, choice.step.patches);
     if (refused !== null) return refused;
     await keeper?.settled();
+    // Taken off the list only when the disc has it.
+    if (keeper?.waits) return 'it is made here, but could not be saved yet';
   }
   await (await shelf()).chosen(choiceId);
   setChoices(useLayoutStore.getState().choices.filter((c) => c.id !== choiceId));
