@@ -31,19 +31,40 @@ export interface Answer {
 const said = (findings: readonly Finding[]): Answer['findings'] =>
   findings.map((f) => [f.rule, f.severity, Object.values(f.figures)[0] ?? null] as const);
 
-/** A digest of a circuit that does not hang on what its elements and nodes are called. */
+/** Turns in which every node takes up what its neighbours are: enough to tell apart what these circuits hold. */
+const DIGEST_TURNS = 6;
+
+/**
+ * A digest of a circuit that hangs neither on what its elements and nodes are called nor on their
+ * order: nodes are coloured by what hangs on them, again and again (Weisfeiler and Leman 1968).
+ */
 function digest(elements: readonly Element[]): string {
-  const names = new Map<unknown, number>();
-  const plain = elements.map((e) => {
-    const { id, of, a, b, ...rest } = e as Element & { readonly a: string; readonly b: string };
-    void id;
-    void of;
-    const node = (name: string): number => names.get(name) ?? (names.set(name, names.size), names.size - 1);
-    return [rest, node(a), node(b)];
-  });
+  const hash = (of: unknown): string =>
+    createHash('sha256').update(JSON.stringify(of)).digest('hex').slice(0, 12);
   // The last digits of a logarithm differ from one Node.js to the next.
   const round = (_: string, v: unknown): unknown => (typeof v === 'number' ? v.toPrecision(9) : v);
-  return createHash('sha256').update(JSON.stringify(plain, round)).digest('hex').slice(0, 12);
+  const plain = elements.map((e) => {
+    const { id, of, a, b, ...rest } = e;
+    void id;
+    void of;
+    const third = e.kind === 'regulator' ? e.c : null;
+    return {
+      law: JSON.stringify({ ...rest, c: undefined }, round),
+      ends: third === null ? [a, b] : [a, b, third],
+    };
+  });
+  let colours = new Map<string, string>();
+  const colour = (node: string): string => colours.get(node) ?? (node === '0' ? 'ground' : '');
+  const branch = (e: (typeof plain)[number]): string => hash([e.law, e.ends.map(colour)]);
+  for (let turn = 0; turn < DIGEST_TURNS; turn++) {
+    const met = new Map<string, string[]>();
+    for (const e of plain) {
+      const own = branch(e);
+      e.ends.forEach((node, end) => met.set(node, [...(met.get(node) ?? []), `${own} ${end}`]));
+    }
+    colours = new Map([...met].map(([node, all]) => [node, hash([colour(node), all.sort()])]));
+  }
+  return hash(plain.map(branch).sort());
 }
 
 function coachAnswer(layout: Layout, id: string): Omit<Answer, 'job' | 'failure'> {
