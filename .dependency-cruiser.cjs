@@ -24,6 +24,39 @@ module.exports = {
       to: { path: rooms.slice(i + 1).map(path) },
     })),
     {
+      // What files of old held is written down in the kind it became; everything else asks the tables.
+      name: 'shared-rooms-know-no-kind',
+      severity: 'error',
+      from: {
+        path: '^(core|cli)/',
+        pathNot: ['^core/kinds/', '^core/document/migrations\\.ts$', '\\.test\\.ts$'],
+      },
+      to: { path: '^core/kinds/[^/]+/' },
+    },
+    {
+      name: 'no-kind-reaches-into-another',
+      severity: 'error',
+      from: { path: '^core/kinds/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/kinds/[^/]+/', pathNot: '^core/kinds/$1/' },
+    },
+    // In a kind the name of a file says its layer: what it may import, near or far.
+    ...Object.entries({
+      record: rooms.slice(rooms.indexOf('assembly')),
+      wiring: rooms.slice(rooms.indexOf('study')),
+      shines: ['finding', 'build'],
+    }).map(([file, below]) => ({
+      name: `${file}-of-a-kind-imports-only-from-above`,
+      severity: 'error',
+      from: { path: `^core/kinds/.+[/-]${file}\\.ts$` },
+      to: { path: below.map(path), reachable: true },
+    })),
+    {
+      name: 'only-the-rules-of-a-kind-judge',
+      severity: 'error',
+      from: { path: '^core/kinds/[^/]+/', pathNot: ['^core/kinds/[^/]+/rules/', '\\.test\\.ts$'] },
+      to: { path: ['finding', 'build'].map(path) },
+    },
+    {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
@@ -41,7 +74,7 @@ module.exports = {
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: {
         path: 'node_modules/',
-        pathNot: 'node_modules/(zod|immer|culori|papaparse|@types/culori|ml-matrix)/',
+        pathNot: 'node_modules/(zod|immer|culori|papaparse|@types/culori)/',
       },
     },
     {

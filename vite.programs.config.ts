@@ -10,7 +10,7 @@ export default defineConfig({
     emptyOutDir: false,
     minify: false,
     rollupOptions: {
-      input: { 'cli/hazel': 'cli/hazel.ts', 'server/main': 'server/main.ts' },
+      input: { 'cli/hazel': 'cli/hazel.ts', 'server/main': 'server/main.ts', 'bench/main': 'bench/main.ts' },
       output: { entryFileNames: '[name].mjs', chunkFileNames: 'shared/[name]-[hash].mjs' },
     },
   },

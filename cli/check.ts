@@ -1,6 +1,5 @@
 import { inOrder } from '../core/document/in-order';
 import { checkJob } from '../core/finding/check';
-import { checkVehicle } from '../core/finding/locomotive/check-vehicle';
 import { checkTrain } from '../core/finding/train/check-train';
 import { trainInrush } from '../core/study/train-inrush';
 import { trainStudy } from '../core/study/train';
@@ -14,11 +13,9 @@ export function run(words: readonly string[]): number {
   const usage = 'hazel check FILE.hazel.json [--job ID] [--json]';
   const { file, options } = wordsAndOptions(words, usage, { json: 'flag', job: 'value' });
   const layout = readLayoutFile(file);
-  const judge = (jobId: string): Finding[] =>
-    layout.jobs[jobId].kind === 'coach' ? checkJob(layout, jobId) : checkVehicle(layout, jobId);
   const judged = jobIds(layout, options.get('job'), file).map((jobId) => ({
     jobId,
-    ...alone(() => judge(jobId)),
+    ...alone(() => checkJob(layout, jobId)),
   }));
   const trains =
     options.get('job') === undefined

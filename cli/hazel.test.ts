@@ -185,7 +185,7 @@ describe('hazel on a layout', () => {
   test('check: status 1 on a stop, 0 once it is mended', () => {
     const { status, stdout } = hazel('check', demo);
     expect(status).toBe(1);
-    expect(stdout).toMatch(/STOP The reservoir is rated too low/);
+    expect(stdout).toMatch(/STOP Reservoir: rated too low\. It sees up to 17\.3 V/);
     const mended = file('mended.hazel.json', hazelText('"ratedVolts": 16', '"ratedVolts": 25'));
     expect(hazel('check', mended)).toMatchObject({
       status: 0,
@@ -202,7 +202,7 @@ describe('hazel on a layout', () => {
     expect(stdout).toMatch(/NOTE To be filed: board between the roof tabs\..*notches 0\.5 mm deep/);
   });
   test('solve: figures with units, and as JSON in SI', () => {
-    expect(hazel('solve', demo).stdout).toMatch(/lamp 7 +2\.03 mA at 2\.68 V/);
+    expect(hazel('solve', demo).stdout).toMatch(/as it stands: 14\.2 mA; .*Lamp 7 2\.03 mA \(70\)/);
     const [answer] = JSON.parse(hazel('solve', demo, '--json').stdout) as {
       lamps: { amps: { mean: number } }[];
     }[];

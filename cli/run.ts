@@ -10,9 +10,6 @@ const commands: Readonly<Record<string, Command>> = {
   deck: { usage: 'hazel deck FILE.cir [--json]', load: () => import('./deck') },
   solve: { usage: 'hazel solve FILE.hazel.json', load: () => import('./solve') },
   check: { usage: 'hazel check FILE.hazel.json', load: () => import('./check') },
-  'time-edit': { usage: 'hazel time-edit FILE.hazel.json', load: () => import('./time-edit') },
-  'time-train': { usage: 'hazel time-train FILE.hazel.json', load: () => import('./time-train') },
-  'time-vehicle': { usage: 'hazel time-vehicle', load: () => import('./time-vehicle') },
   schema: { usage: 'hazel schema', load: () => import('./schema') },
   netlist: { usage: 'hazel netlist FILE.hazel.json --job ID', load: () => import('./netlist') },
 };

@@ -1,122 +1,98 @@
 import { formatQuantity } from '../core/quantity/format';
-import { benchOf } from '../core/study/bench';
+import { benchOf, type Bench } from '../core/study/bench';
+import { lineVolts, reservoirsOf, reservoirVolts } from '../core/study/line-readings';
 import { powerCutStudy } from '../core/study/power-cut';
-import { steadyStudy } from '../core/study/steady';
-import { coachLight } from '../core/study/coach-light';
-import { lampName } from '../core/document/lamp-name';
-import { truthTable } from '../core/study/locomotive/states';
-import { vehicleOf } from '../core/study/locomotive/vehicle';
+import { Solver } from '../core/study/solver';
+import { stateWords } from '../core/study/state-words';
+import { usualState } from '../core/study/states';
+import { truthTable, type TruthRow } from '../core/study/truth-table';
+import { kindOf } from '../core/kinds';
 import { wordsAndOptions } from './file';
 import { jobIds, readLayoutFile } from './layout-file';
 import { print } from './print';
+import type { DieReading } from '../core/study/readings';
 import type { Layout } from '../core/document/layout';
 
-/** `hazel solve FILE.hazel.json`: what flows and shines in every job. */
+/** `hazel solve FILE.hazel.json`: what flows and shines in every job, in every state it can be in. */
 export function run(words: readonly string[]): number {
   const usage = 'hazel solve FILE.hazel.json [--job ID] [--json]';
   const { file, options } = wordsAndOptions(words, usage, { json: 'flag', job: 'value' });
   const layout = readLayoutFile(file);
-  const asked = jobIds(layout, options.get('job'), file);
-  const failures: { readonly job: string; readonly name: string; readonly failure: string }[] = [];
-  /** Each job by itself: one that cannot be solved is told, and the others are solved all the same. */
-  const each = <T>(kind: 'coach' | 'locomotive', solve: (id: string) => T): T[] =>
-    asked
-      .filter((id) => layout.jobs[id].kind === kind)
-      .flatMap((job) => {
-        try {
-          return [solve(job)];
-        } catch (error) {
-          const failure = error instanceof Error ? error.message : String(error);
-          failures.push({ job, name: layout.jobs[job].name, failure });
-          return [];
-        }
-      });
-  const vehicles = each('locomotive', (id) => solveVehicle(layout, id));
-  const answers = each('coach', (jobId) => {
-    const bench = benchOf(layout, jobId);
-    const steady = steadyStudy(bench);
-    const light = coachLight(bench.job, steady);
-    return { jobId, name: bench.job.name, bench, steady, light, cut: powerCutStudy(bench, steady) };
+  // Each job by itself: one that cannot be solved is told, and the others are solved all the same.
+  const answers = jobIds(layout, options.get('job'), file).map((job) => {
+    const { name } = layout.jobs[job];
+    try {
+      return { job, name, answer: solved(layout, job), failure: null };
+    } catch (error) {
+      return { job, name, answer: null, failure: error instanceof Error ? error.message : String(error) };
+    }
   });
   if (options.has('json')) {
-    const plain = answers.map(({ jobId, name, steady, light, cut }) => ({
-      job: jobId,
-      name,
-      supplyAmps: steady.supplyAmps,
-      supplyRmsAmps: steady.supplyRmsAmps,
-      roofVolts: steady.roofVolts,
-      reservoirVolts: steady.reservoirVolts,
-      lamps: steady.lamps,
-      resistors: Object.fromEntries(steady.resistors),
-      holders: Object.fromEntries(steady.holders),
-      windows: light.near,
-      farWindows: light.far,
-      rooms: light.rooms,
-      meanLux: light.meanLux,
-      leastLux: light.leastLux,
-      fadeSeconds: cut.moments,
-    }));
-    print(`${JSON.stringify([...plain, ...vehicles.map((v) => v.plain), ...failures], null, 2)}\n`);
-    return failures.length > 0 ? 1 : 0;
-  }
-  for (const { name, steady, light, cut } of answers) {
-    const lines = [
-      name,
-      `  drawn from the supply ${formatQuantity(steady.supplyAmps.mean, 'amp')}`,
-      ...(steady.roofVolts
-        ? [`  roof line             ${formatQuantity(steady.roofVolts.mean, 'volt')}`]
-        : []),
-      ...steady.lamps.map(
-        (l) =>
-          `  lamp ${String(l.number).padEnd(16)} ${formatQuantity(l.amps.mean, 'amp')} at ${formatQuantity(l.volts.mean, 'volt')}`,
-      ),
-      `  light at the seats    ${formatQuantity(light.meanLux, 'lux')}, ${formatQuantity(light.leastLux, 'lux')} at least`,
-      `  dark after a cut in   ${cut.moments[2] === null ? 'more than 120 s' : formatQuantity(cut.moments[2], 'second')}`,
-    ];
-    print(`${lines.join('\n')}\n`);
-  }
-  for (const { lines } of vehicles) print(`${lines.join('\n')}\n`);
-  for (const { name, failure } of failures) print(`${name}: cannot be solved: ${failure}\n`);
-  return failures.length > 0 ? 1 : 0;
+    const plain = answers.map(({ job, name, answer, failure }) =>
+      answer ? { job, name, ...answer.plain } : { job, name, failure },
+    );
+    print(`${JSON.stringify(plain, null, 2)}\n`);
+  } else
+    for (const { name, answer, failure } of answers)
+      print(answer ? `${[name, ...answer.lines].join('\n')}\n` : `${name}: cannot be solved: ${failure}\n`);
+  return answers.some((a) => a.failure !== null) ? 1 : 0;
 }
 
-/** Every state of a locomotive: what shines in it, and how brightly to the eye. */
-function solveVehicle(layout: Layout, jobId: string): { plain: unknown; lines: string[] } {
-  const vehicle = vehicleOf(layout, jobId);
-  const { name } = vehicle.job;
-  const { rows, grouped } = truthTable(vehicle);
+function solved(layout: Layout, jobId: string): { plain: Record<string, unknown>; lines: string[] } {
+  const bench = benchOf(layout, jobId);
+  const solver = new Solver(bench);
+  const now = solver.at(usualState(bench));
+  const { rows, grouped, unsolved } = truthTable(bench, solver);
+  const cut = powerCutStudy(bench, now);
+  const look = kindOf(bench.job.kind).words(layout, jobId);
+  const volts = lineVolts(bench, now);
+  const stored = reservoirVolts(bench, now);
   return {
     plain: {
-      job: jobId,
-      name,
+      supplyAmps: now.supplyAmps,
+      supplyRmsAmps: now.supplyRmsAmps,
+      lineVolts: volts,
+      reservoirVolts: stored,
+      parts: Object.fromEntries(now.parts),
+      look,
+      fadeSeconds: cut.moments,
       grouped,
-      states: rows.map(({ state, lit }) => ({
-        ...state,
-        supplyAmps: lit.supplyAmps,
-        outputAmps: Object.fromEntries(lit.outputAmps),
-        resistorWatts: Object.fromEntries(lit.resistorWatts),
-        lamps: lit.lamps.map(({ part, amps, peakAmps, reverseVolts, lumens, lightness, xy }) => ({
-          part,
-          amps,
-          peakAmps,
-          reverseVolts,
-          lumens,
-          lightness,
-          xy,
-        })),
+      unsolved,
+      lamps: now.dies.map(plainDie),
+      states: rows.map(({ state, phase, readings, dies }) => ({
+        state,
+        phase: phase.id,
+        supplyAmps: readings.supplyAmps,
+        outputAmps: Object.fromEntries(readings.outputAmps),
+        lamps: dies.map(plainDie),
       })),
     },
     lines: [
-      name,
-      ...rows.map(({ state, lamps, lit }) => {
-        const pressed = vehicle.job.decoder
-          ? ` ${state.functions.map((f) => `F${f}`).join(' ') || 'no function'}`
-          : '';
-        const shining = lamps
-          .filter((l) => l.does !== 'dark')
-          .map((l) => `${lampName(vehicle.job, l.lampId)} ${l.lightness.toFixed(0)}`);
-        return `  ${state.direction}${pressed}: ${formatQuantity(lit.supplyAmps, 'amp')}; ${shining.join(', ') || 'dark'}`;
-      }),
+      `  drawn from the supply ${formatQuantity(now.supplyAmps.mean, 'amp')}; it looks: ${look}`,
+      ...(volts ? [`  lamps hang on         ${formatQuantity(volts.mean, 'volt')}`] : []),
+      ...(reservoirsOf(bench).length > 0
+        ? [
+            `  dark after a cut in   ${cut.moments[2] === null ? 'more than 120 s' : formatQuantity(cut.moments[2], 'second')}`,
+          ]
+        : []),
+      ...rows.map((row) => `  ${rowWords(bench, row)}`),
+      ...unsolved.map((u) => `  ${stateWords(bench, u.state)}: ${u.reason}`),
     ],
   };
+}
+
+/** A colour of a lamp without the law it was solved by. */
+const plainDie = <D extends DieReading>({ led, ...die }: D) => ({ ...die, type: led?.id ?? null });
+
+/** One state in a line: what is drawn, and every colour of every lamp that shines with its current and brightness. */
+function rowWords(bench: Bench, { state, phase, readings, dies }: TruthRow): string {
+  const labels = new Map(bench.assembly.parts.map((p) => [p.id, p.label]));
+  const shining = dies
+    .filter((d) => d.does !== 'dark')
+    .map(
+      (d) =>
+        `${labels.get(d.part)}${d.second ? ', its other colour' : ''} ${formatQuantity(d.litAmps, 'amp')} (${d.lightness.toFixed(0)})`,
+    );
+  const drawn = formatQuantity(readings.supplyAmps.mean, 'amp');
+  return `${stateWords(bench, state, { phase })}: ${drawn}; ${shining.join(', ') || 'dark'}`;
 }

@@ -25,7 +25,7 @@ await Promise.all([
       'rooms import only from above',
       'depcruise',
       [
-        ...['core', 'app', 'cli', 'server', 'demo', 'tests'],
+        ...['core', 'app', 'cli', 'bench', 'server', 'demo', 'tests'],
         ...['--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
       ],
     ],

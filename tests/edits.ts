@@ -1,6 +1,7 @@
+import { mainLineId, putStage, stageOf, takeStage } from '../core/document/line-stages';
 import { inOrder } from '../core/document/in-order';
 import { freeId } from '../core/document/usual-supply';
-import { coachesOf, coachIn } from '../core/document/jobs';
+import { coachesOf, coachIn } from '../core/kinds/coach/jobs';
 import type { Draft } from 'immer';
 import type { Layout } from '../core/document/layout';
 
@@ -36,8 +37,10 @@ export function randomEdit(layout: Layout, random: () => number): RandomEdit {
     () => ({
       label: 'Reservoir',
       recipe: (d) => {
-        const { conditioning } = coachIn(d, coach.id);
-        conditioning.reservoir = conditioning.reservoir ? null : { farads: 470e-6, ratedVolts: 25 };
+        const { lines } = coachIn(d, coach.id);
+        const line = lines[mainLineId({ lines })!];
+        if (stageOf(line, 'reservoir')) takeStage(line, 'reservoir');
+        else putStage(line, 'reservoir', { farads: 470e-6, ratedVolts: 25 });
       },
     }),
     () => ({

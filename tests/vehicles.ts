@@ -1,15 +1,16 @@
+import { putStage, putSwitch } from '../core/document/line-stages';
+import { wireBy } from '../core/document/presets';
 import fc from 'fast-check';
 import { change } from '../core/document/patch';
-import { locomotiveIn } from '../core/document/jobs';
+import { locomotiveIn } from '../core/kinds/locomotive/jobs';
 import { usualSupply } from '../core/document/usual-supply';
-import { newLocomotive, vehicleSorts } from '../core/study/locomotive/new-locomotive';
-import { lampSets } from '../core/study/locomotive/lamp-sets';
-import { topologies } from '../core/assembly/topologies';
+import { newLocomotive, vehicleSorts } from '../core/kinds/locomotive/make';
+import { lampSets } from '../core/kinds/locomotive/lamp-sets';
 import { emptyLayout } from '../core/document/empty-layout';
-import { usualRule } from '../core/supply/function-map';
+import { usualRule } from '../core/supply/drivers/function-map';
 import type { Layout } from '../core/document/layout';
-import type { LocomotiveRecord } from '../core/document/locomotive-record';
-import type { TopologyName } from '../core/document/topology-names';
+import type { LocomotiveRecord } from '../core/kinds/locomotive/record';
+import type { PresetName } from '../core/document/presets';
 import type { Draft } from 'immer';
 
 /** The one vehicle of the layouts made here. */
@@ -25,7 +26,7 @@ export function bareTracks(): Layout {
 
 /** A shunter with a set of lamps at both ends, on the rails. */
 export function onRails(
-  topology: TopologyName,
+  topology: PresetName,
   recipe: (job: Draft<LocomotiveRecord>) => void = () => undefined,
   set = 'two-and-two',
 ): Layout {
@@ -67,10 +68,14 @@ export const generatedVehicle: fc.Arbitrary<Layout> = fc
   .record({
     sort: fc.constantFrom(...vehicleSorts.map((s) => s.id)),
     set: fc.constantFrom(...lampSets.map((s) => s.id).filter((id) => id !== 'bulb')),
-    topology: fc.constantFrom(
-      ...Object.values(topologies)
-        .filter((t) => t.on.includes('track') && t.id !== 'bulb' && t.id !== 'ready-wired')
-        .map((t) => t.id as TopologyName),
+    topology: fc.constantFrom<PresetName>(
+      'shared-both-ways',
+      'resistor-each',
+      'two-colour',
+      'regulated-board',
+      'own-bridge',
+      'back-to-back',
+      'in-series',
     ),
     decoder: fc.constantFrom(
       null,
@@ -97,9 +102,31 @@ export const generatedVehicle: fc.Arbitrary<Layout> = fc
       for (const lamp of Object.values(job.lamps)) lamp.ohms = ohms * (lamp.part === 'red' ? 2 : 1);
       for (const circuit of Object.values(job.circuits)) circuit.ohms = ohms;
       const [first] = Object.values(job.circuits);
-      if (swapped && !decoder) first.leadsSwapped = true;
-      if (switched) first.switch = { name: 'Switch', on: true };
+      if (swapped && !decoder) job.lines[first.lineId].swapped = true;
+      if (switched) putSwitch(job, first.lineId, { name: 'Switch', on: true, lead: 'first' });
       if (job.decoder)
         job.decoder.outputs.out1 = { ...usualRule, ...job.decoder.outputs.out1, brightness: 0.8 } as never;
     });
   });
+
+type Wired = Draft<LocomotiveRecord>;
+
+/** The line a circuit of a vehicle hangs on. */
+export const lineOfCircuit = (job: Wired, circuitId: string): Wired['lines'][string] =>
+  job.lines[job.circuits[circuitId].lineId];
+
+/** Every line of a vehicle. */
+export const eachLine = (job: Wired, set: (line: Wired['lines'][string]) => void): void =>
+  Object.values(job.lines).forEach(set);
+
+/** Wires every circuit of a vehicle by a preset where it hangs. */
+export const wireAll = (job: Wired, preset: PresetName): void => {
+  for (const circuit of Object.values(job.circuits)) wireBy(job.lines[circuit.lineId], circuit, preset);
+};
+
+/** The steering diode an old bulb had, in a line whose lamps are at an end. */
+export const steer = (
+  line: Wired['lines'][string],
+  left: 'kept' | 'bridged' | 'removed',
+  end: 'A' | 'B',
+): void => putStage(line, 'steering', { left, lets: end === 'A' ? 'first' : 'second' });

@@ -1,4 +1,5 @@
-import type { LineSketch, SketchVehicle } from '../../core/study/line-sketch';
+import type { LineSketch } from '../../core/study/line-sketch';
+import type { SketchVehicle } from '../../core/study/sketch';
 
 interface LinePictureProps {
   readonly sketch: LineSketch | null;

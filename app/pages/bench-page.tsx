@@ -16,7 +16,7 @@ import { useTask } from '../workers/use-task';
 import { NotFound } from './not-found';
 import { vehicleStages, type VehicleStageId } from './vehicle-stages';
 import { stageOfPath, stages, type StageId } from './stages';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import { benchPath, idOf } from '../shell/paths';
 import type { Layout } from '../../core/document/layout';
 import type { Finding, Remedy } from '../../core/finding/finding';
@@ -225,7 +225,7 @@ function Bench({ layout: open, jobId, stage }: BenchProps) {
             {solved.failure && <p className="field-refusal">{solved.failure}</p>}
             <Suspense fallback={<p className="stale-note">Opening…</p>}>
               {kind === 'circuit' ? (
-                <CircuitView bench={solved.bench} steady={solved.steady} flagged={flagged} />
+                <CircuitView solved={solved} flagged={flagged} />
               ) : kind === 'light' ? (
                 <LightView solved={solved} />
               ) : kind === 'fit' ? (

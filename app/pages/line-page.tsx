@@ -13,14 +13,15 @@ import { useLayoutStore } from '../store/layout-store';
 import { usualView } from '../store/run-store';
 import { useLine, type LineJob } from '../store/use-line';
 import { useTask } from '../workers/use-task';
-import { everyday, vehicleOf } from '../../core/study/locomotive/vehicle';
-import { VehicleSolver, type LitState } from '../../core/study/locomotive/lit';
+import { solvedJob } from '../../core/study/solved-job';
+import { type Readings } from '../../core/study/readings';
 import { SideView } from '../drawings/locomotive/side-view';
 import { lampGlows } from '../drawings/locomotive/lamp-glow';
 import { benchPath, trainPath } from '../shell/paths';
-import type { LocomotiveRecord } from '../../core/document/locomotive-record';
-import { shownAt } from '../../core/study/locomotive/shown';
-import { coachesOf, locomotiveIn, locomotivesOf } from '../../core/document/jobs';
+import type { LocomotiveRecord } from '../../core/kinds/locomotive/record';
+import { shownAt } from '../../core/kinds/locomotive/shown';
+import { coachesOf } from '../../core/kinds/coach/jobs';
+import { locomotiveIn, locomotivesOf } from '../../core/kinds/locomotive/jobs';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
 import './line.css';
@@ -135,7 +136,7 @@ function JobCard({ layout, line }: { readonly layout: Layout; readonly line: Lin
   const first = judged.answer?.[0];
   const supply = layout.supplies[job.supplyId];
   const count = Object.values(job.lamps).filter((l) => l.role === 'room').length;
-  const unit = steady?.lamps[0]?.led.form === 'strip' ? 'strip unit' : 'lamp';
+  const unit = steady?.dies[0]?.led?.form === 'strip' ? 'strip unit' : 'lamp';
   return (
     <Link className="job-card" to={benchPath(id)}>
       <h3>{job.name}</h3>
@@ -161,7 +162,7 @@ function VehicleCard({ layout, line }: { readonly layout: Layout; readonly line:
   const judged = useTask((tasks) => tasks.judgeVehicle(layout, jobId), [layout, jobId]);
   const { job, lit } = line;
   const shown = shownAt(job, lit);
-  const amps = lit?.supplyAmps ?? 0;
+  const amps = lit?.supplyAmps.mean ?? 0;
   const state = attention(judged.stale ? null : judged.answer);
   const first = judged.answer?.[0];
   return (
@@ -255,7 +256,7 @@ function Dusk({ layout, line, trains, alone, vehicles }: DuskProps) {
   for (const { job, steady } of line)
     bySupply.set(job.supplyId, (bySupply.get(job.supplyId) ?? 0) + (steady?.supplyAmps.mean ?? 0));
   for (const { job, lit } of vehicles)
-    bySupply.set(job.supplyId, (bySupply.get(job.supplyId) ?? 0) + (lit?.supplyAmps ?? 0));
+    bySupply.set(job.supplyId, (bySupply.get(job.supplyId) ?? 0) + (lit?.supplyAmps.mean ?? 0));
   return (
     <section className="dusk" aria-label="The line at dusk">
       <svg
@@ -302,23 +303,18 @@ function Dusk({ layout, line, trains, alone, vehicles }: DuskProps) {
 interface LineVehicle {
   readonly id: string;
   readonly job: LocomotiveRecord;
-  readonly lit: LitState | null;
+  readonly lit: Readings | null;
 }
 
 /** Every locomotive of a layout, solved anew only when something of it changes. */
 function useVehicles(layout: Layout): readonly LineVehicle[] {
   return useMemo(
     () =>
-      locomotivesOf(layout).map(({ id }) => {
-        const job = locomotiveIn(layout, id);
-        try {
-          const vehicle = vehicleOf(layout, id);
-          return { id, job, lit: new VehicleSolver(vehicle).lit(everyday(vehicle)) };
-        } catch {
-          // The bench says why; here it is shown dark.
-          return { id, job, lit: null };
-        }
-      }),
+      locomotivesOf(layout).map(({ id }) => ({
+        id,
+        job: locomotiveIn(layout, id),
+        lit: solvedJob(layout, id).readings,
+      })),
     [layout],
   );
 }
@@ -362,7 +358,19 @@ function standing(alone: readonly LineJob[]): TrainStudy | null {
   const cars = alone.map((solved) => {
     const startMillimetres = start;
     start += solved.job.dimensions.lengthMillimetres + COUPLING_MILLIMETRES;
-    return { ...solved, carId: solved.id, turned: false, startMillimetres, litLux: 0, xy: null };
+    const { lengthMillimetres } = solved.job.dimensions;
+    return {
+      id: solved.id,
+      job: solved.job,
+      bench: null,
+      readings: solved.steady,
+      carId: solved.id,
+      turned: false,
+      startMillimetres,
+      lengthMillimetres,
+      heads: false,
+      look: null,
+    };
   });
   return {
     trainId: 'standing',

@@ -2,21 +2,22 @@ import { Button } from 'antd';
 import { lazy, Suspense, useState, type KeyboardEvent } from 'react';
 import { NavLink, useNavigate } from 'react-router';
 import { patched } from '../../core/document/patch';
-import { locomotiveIn } from '../../core/document/jobs';
+import { locomotiveIn } from '../../core/kinds/locomotive/jobs';
 import { VehicleStage } from '../drawings/locomotive/vehicle-stage';
 import { VehicleCircuitView } from '../drawings/locomotive/vehicle-circuit-view';
 import { FindingsPanel } from '../panels/findings-panel';
 import { useLayoutStore } from '../store/layout-store';
 import { useVehicle } from '../store/use-vehicle';
 import { useVehicleControls, useVehicleStore } from '../store/vehicle-store';
-import { ownDirection } from '../../core/study/locomotive/vehicle';
-import { functionsOf } from '../../core/study/locomotive/states';
+import { ownDirection } from '../../core/kinds/locomotive/own-direction';
+import { functionsOf, functionsOn, isMoving, pressesIn } from '../../core/supply/drivers/decoder';
+import { directionIn, throttleIn } from '../../core/supply/state';
 import { useTask } from '../workers/use-task';
 import { vehicleStages, vehicleStageOf, type VehicleStageId } from './vehicle-stages';
 import { benchPath } from '../shell/paths';
 import type { Layout } from '../../core/document/layout';
 import type { Finding, Remedy } from '../../core/finding/finding';
-import type { VehicleState } from '../../core/study/locomotive/vehicle';
+import type { State } from '../../core/supply/state';
 import './bench.css';
 import './locomotive.css';
 
@@ -136,7 +137,7 @@ export function LocomotiveBench({ layout: open, jobId, stage }: LocomotiveProps)
     const at = vehicleStages.findIndex((s) => s.id === stage);
     const nudge = (by: number): void =>
       setControls(jobId, {
-        throttle: Math.min(1, Math.max(0, Math.round((solved.state.throttle + by) * 100) / 100)),
+        throttle: Math.min(1, Math.max(0, Math.round((throttleIn(solved.state) + by) * 100) / 100)),
       });
     const onDc = solved.vehicle.supply.kind === 'dc-track';
     const digit = /^\d$/.test(event.key) ? Number(event.key) : null;
@@ -164,15 +165,21 @@ export function LocomotiveBench({ layout: open, jobId, stage }: LocomotiveProps)
     setPreview(null);
     setRefusal(apply(remedy.label, remedy.patches));
   };
-  const onSet = (state: VehicleState): void =>
+  const onSet = (state: State): void =>
     setControls(jobId, {
       power: true,
       direction:
-        solved.vehicle.supply.kind === 'dc-track' ? ownDirection(job, state.direction) : state.direction,
-      functions: state.functions,
-      moving: state.moving,
-      presses: state.presses,
-      switches: state.switches,
+        solved.vehicle.supply.kind === 'dc-track'
+          ? ownDirection(job, directionIn(state))
+          : directionIn(state),
+      functions: functionsOn(state),
+      moving: isMoving(state),
+      presses: pressesIn(state),
+      switches: Object.fromEntries(
+        Object.entries(state).flatMap(([id, on]) =>
+          id.startsWith('switch ') && typeof on === 'boolean' ? [[id.slice('switch '.length), on]] : [],
+        ),
+      ),
     });
   const panel = { layout, jobId, job, solved };
   const sweep = study.answer?.sweep ?? null;
@@ -260,7 +267,7 @@ export function LocomotiveBench({ layout: open, jobId, stage }: LocomotiveProps)
                   <ThrottleChart
                     job={job}
                     sweep={sweep}
-                    throttle={solved.state.throttle * (solved.state.direction === 'forward' ? 1 : -1)}
+                    throttle={throttleIn(solved.state) * (directionIn(solved.state) === 'forward' ? 1 : -1)}
                   />
                 ) : (
                   <p className="stale-note">{study.failure ?? 'Being worked out…'}</p>

@@ -2,14 +2,14 @@ import { Button, Progress } from 'antd';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { freeId } from '../../core/document/usual-supply';
-import { coachesOf } from '../../core/document/jobs';
+import { coachesOf } from '../../core/kinds/coach/jobs';
 import { idOf } from '../shell/paths';
 import type { Layout } from '../../core/document/layout';
 import { patched } from '../../core/document/patch';
 import { checkTrain } from '../../core/finding/train/check-train';
 import { formatQuantity } from '../../core/quantity/format';
-import { isSeen } from '../../core/study/match-train';
-import { commonCar, trainStudy, type CarMatch, type TrainStudy } from '../../core/study/train';
+
+import { commonCar, isSeen, trainStudy, type CarMatch, type TrainStudy } from '../../core/study/train';
 import { TrainStage } from '../drawings/stage/train-stage';
 import { InrushChart } from '../drawings/train/inrush-chart';
 import { MatchView } from '../drawings/train/match-view';
@@ -169,7 +169,7 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
                 ) : (
                   <>
                     <p>Lamps, tints and resistors of the others, to look like {model.job.name}.</p>
-                    <Button disabled={!model.xy} onClick={() => startMatch(model.carId)}>
+                    <Button disabled={!model.look?.xy} onClick={() => startMatch(model.carId)}>
                       Match all to this one
                     </Button>
                   </>

@@ -2,10 +2,10 @@ import { NumberField } from '../fields/number-field';
 import { TextField } from '../fields/text-field';
 import { useLayoutStore } from '../store/layout-store';
 import { prototypeMetres } from '../../core/quantity/scale';
-import { interiorAfter } from '../../core/document/usual-interior';
+import { interiorAfter } from '../../core/kinds/coach/usual-interior';
 import { InteriorFields } from './interior-fields';
 import { CountField } from '../fields/count-field';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { PanelProps } from './panel-props';
 
 /** What is to be lit: name, note and the body's dimensions. */

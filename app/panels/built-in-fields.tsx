@@ -5,14 +5,14 @@ import { NumberField } from '../fields/number-field';
 import { useLayoutStore } from '../store/layout-store';
 import { inferBuiltIn } from '../../core/part/built-in';
 import { formatQuantity } from '../../core/quantity/format';
-import { coachIn } from '../../core/document/jobs';
-import type { BuiltInRecord, GroupRecord } from '../../core/document/coach-record';
+import { coachIn } from '../../core/kinds/coach/jobs';
+import type { BuiltInRecord } from '../../core/document/lamp-record';
 import type { LedPart } from '../../core/part/led';
 
 interface BuiltInFieldsProps {
   readonly jobId: string;
-  readonly groupId: string;
-  readonly group: GroupRecord;
+  readonly lampIds: readonly string[];
+  readonly builtIn: BuiltInRecord;
   readonly led: LedPart;
 }
 
@@ -34,7 +34,7 @@ function says(builtIn: BuiltInRecord): string {
 }
 
 /** Ready-wired lamps and boards: one or two readings tell what hides in them. */
-export function BuiltInFields({ jobId, groupId, group, led }: BuiltInFieldsProps) {
+export function BuiltInFields({ jobId, lampIds, builtIn: now, led }: BuiltInFieldsProps) {
   const edit = useLayoutStore((s) => s.edit);
   const [readings, setReadings] = useState([
     { volts: 12, amps: 0.005 },
@@ -44,7 +44,9 @@ export function BuiltInFields({ jobId, groupId, group, led }: BuiltInFieldsProps
   const [refusal, setRefusal] = useState<string | null>(null);
   const put = (builtIn: BuiltInRecord): void => {
     setRefusal(null);
-    edit('What is built in', (draft) => void (coachIn(draft, jobId).groups[groupId].builtIn = builtIn));
+    edit('What is built in', (draft) => {
+      for (const id of lampIds) coachIn(draft, jobId).lamps[id].builtIn = builtIn;
+    });
   };
   const work = (): void => {
     try {
@@ -64,13 +66,13 @@ export function BuiltInFields({ jobId, groupId, group, led }: BuiltInFieldsProps
           { value: 'nothing', name: 'Bare' },
           { value: 'unknown', name: 'Ready-wired', figure: 'what is in them?' },
         ]}
-        value={group.builtIn.kind === 'nothing' ? 'nothing' : 'unknown'}
+        value={now.kind === 'nothing' ? 'nothing' : 'unknown'}
         onChoose={(kind) => put({ kind })}
       />
-      {group.builtIn.kind !== 'nothing' && (
+      {now.kind !== 'nothing' && (
         <>
           <p className="hint" role="status">
-            {says(group.builtIn)} Read one of them on a bench supply:
+            {says(now)} Read one of them on a bench supply:
           </p>
           {readings.slice(0, second ? 2 : 1).map((r, i) => (
             <div className="two-fields" key={i === 0 ? 'first' : 'second'}>

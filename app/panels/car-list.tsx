@@ -1,3 +1,4 @@
+import { kindOf } from '../../core/kinds';
 import { ArrowDownOutlined, ArrowUpOutlined, SwapOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import { Link } from 'react-router';
@@ -36,7 +37,8 @@ export function CarList({ study, beside, onBeside, onEdit }: CarListProps) {
             {car.job.name}
           </button>
           <span className="car-facts">
-            {formatQuantity(car.steady?.supplyAmps.mean ?? 0, 'amp')} · {formatQuantity(car.litLux, 'lux')}
+            {formatQuantity(car.readings?.supplyAmps.mean ?? 0, 'amp')} ·{' '}
+            {car.look ? formatQuantity(car.look.lux, 'lux') : kindOf(car.job.kind).name.toLowerCase()}
             {car.turned && ' · turned'}
           </span>
           <span className="car-acts">

@@ -1,3 +1,6 @@
+import { mainLineId, putStage, stageOf, takeStage } from '../../core/document/line-stages';
+import type { Part } from '../../core/assembly/assembly';
+import type { StageKind, StageOf } from '../../core/document/wiring-record';
 import { NumberField } from '../fields/number-field';
 import { BandedResistor } from '../drawings/banded-resistor';
 import { More } from '../fields/more';
@@ -8,8 +11,10 @@ import { canSize, ratedVoltsSold } from '../../core/part/electrolytic';
 import { resistorBodies } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
 import { WantedLight } from './wanted-light';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { PanelProps } from './panel-props';
+
+type StageFigures<K extends StageKind> = Omit<StageOf<K>, 'kind' | 'order'>;
 
 const ohmLimits = { least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' };
 
@@ -18,18 +23,31 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const job = coachIn(layout, jobId);
   const group = useChosenGroup(job, jobId);
-  const { chargeResistor, reservoir, chargeDiode, regulator } = job.conditioning;
-  const groupWatts = Math.max(
-    0,
-    ...[...(solved.steady?.resistors ?? [])].filter(([id]) => id !== 'charge').map(([, r]) => r.watts),
-  );
-  const chargeWatts = solved.steady?.resistors.get('charge')?.watts ?? 0;
-  const heldAmps = group ? solved.steady?.holders.get(`limiter-${group.id}`)?.amps.mean : undefined;
-  const regulatorWatts = solved.steady?.holders.get('regulator')?.watts ?? 0;
+  const roofId = mainLineId(job);
+  const roof = roofId === null ? null : job.lines[roofId];
+  const charge = roof && stageOf(roof, 'charge');
+  const reservoir = roof && stageOf(roof, 'reservoir');
+  const regulator = roof && stageOf(roof, 'regulator');
+  const beside = charge?.beside ?? false;
+  const { parts } = solved.bench.assembly;
+  const watts = (of: (p: Part) => boolean): number =>
+    Math.max(0, ...parts.filter(of).map((p) => solved.steady?.parts.get(p.id)?.watts ?? 0));
+  const groupWatts = watts((p) => p.kind === 'resistor' && p.circuit === group?.id);
+  const chargeWatts = watts((p) => p.kind === 'resistor' && p.role === 'charge');
+  const regulatorWatts = watts((p) => p.kind === 'regulator');
+  const limiter = parts.find((p) => p.kind === 'limiter' && p.circuit === group?.id);
+  const heldAmps = limiter && solved.steady?.parts.get(limiter.id)?.amps.mean;
+  /** Puts a stage into the roof's line, or takes it out. */
+  const put = <K extends StageKind>(label: string, kind: K, figures: StageFigures<K> | null): void =>
+    edit(label, (draft) => {
+      const line = coachIn(draft, jobId).lines[roofId ?? ''];
+      if (figures) putStage(line, kind, figures);
+      else takeStage(line, kind);
+    });
   return (
     <div className="choices">
       <WantedLight layout={layout} jobId={jobId} solved={solved} />
-      {group?.drive === 'limiter' && (
+      {group?.limit === 'limiter' && (
         <NumberField
           label="The limiter holds"
           unit="amp"
@@ -37,16 +55,16 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
           limits={{ least: 1e-4, most: 1, range: '0.1 mA to 1 A' }}
           aside={heldAmps === undefined ? undefined : `${formatQuantity(heldAmps, 'amp')} flow`}
           onCommit={(amps) =>
-            edit('Limiter', (draft) => void (coachIn(draft, jobId).groups[group.id].limiterAmps = amps))
+            edit('Limiter', (draft) => void (coachIn(draft, jobId).circuits[group.id].limiterAmps = amps))
           }
         />
       )}
-      {group && (group.drive === 'resistor-each' || group.drive === 'resistor-shared') && (
+      {group && (group.limit === 'each' || group.limit === 'shared') && (
         <>
           <div className="two-fields">
             <NumberField
               label={
-                group.drive === 'resistor-shared'
+                group.limit === 'shared'
                   ? 'One resistor for all'
                   : group.inSeries > 1
                     ? 'A resistor for each string'
@@ -57,7 +75,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               limits={ohmLimits}
               aside={formatQuantity(groupWatts, 'watt', { significant: 2 })}
               onCommit={(ohms) =>
-                edit('Resistor', (draft) => void (coachIn(draft, jobId).groups[group.id].ohms = ohms))
+                edit('Resistor', (draft) => void (coachIn(draft, jobId).circuits[group.id].ohms = ohms))
               }
             />
             <BodyField
@@ -65,7 +83,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               onChange={(watts) =>
                 edit(
                   'Resistor body',
-                  (draft) => void (coachIn(draft, jobId).groups[group.id].ratedWatts = watts),
+                  (draft) => void (coachIn(draft, jobId).circuits[group.id].ratedWatts = watts),
                 )
               }
             />
@@ -79,11 +97,7 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             type="checkbox"
             checked={reservoir !== null}
             onChange={(e) =>
-              edit('Reservoir', (draft) => {
-                coachIn(draft, jobId).conditioning.reservoir = e.target.checked
-                  ? { farads: 470e-6, ratedVolts: 25 }
-                  : null;
-              })
+              put('Reservoir', 'reservoir', e.target.checked ? { farads: 470e-6, ratedVolts: 25 } : null)
             }
           />
           Reservoir{reservoir && <small>{canText(reservoir.farads, reservoir.ratedVolts)}</small>}
@@ -91,13 +105,13 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
         <label className="fit-label">
           <input
             type="checkbox"
-            checked={chargeResistor !== null}
+            checked={charge !== null}
             onChange={(e) =>
-              edit('Charge resistor', (draft) => {
-                coachIn(draft, jobId).conditioning.chargeResistor = e.target.checked
-                  ? { ohms: 100, ratedWatts: 0.25 }
-                  : null;
-              })
+              put(
+                'Charge resistor',
+                'charge',
+                e.target.checked ? { ohms: 100, ratedWatts: 0.25, beside } : null,
+              )
             }
           />
           Charge resistor
@@ -110,62 +124,40 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             unit="farad"
             figure={reservoir.farads}
             limits={{ least: 1e-9, most: 0.5, range: '1 nF to 500 mF' }}
-            onCommit={(farads) =>
-              edit(
-                'Reservoir',
-                (draft) => void (coachIn(draft, jobId).conditioning.reservoir!.farads = farads),
-              )
-            }
+            onCommit={(farads) => put('Reservoir', 'reservoir', { ...reservoir, farads })}
           />
           <SelectField
             label="Rated"
             value={reservoir.ratedVolts}
             options={ratedVoltsSold.map((v) => ({ value: v as number, label: formatQuantity(v, 'volt') }))}
-            onChange={(v) =>
-              edit(
-                'Reservoir rating',
-                (draft) => void (coachIn(draft, jobId).conditioning.reservoir!.ratedVolts = v),
-              )
-            }
+            onChange={(v) => put('Reservoir rating', 'reservoir', { ...reservoir, ratedVolts: v })}
           />
         </div>
       )}
-      {chargeResistor && (
+      {charge && (
         <div className="two-fields">
           <NumberField
             label="Charges through"
             unit="ohm"
-            figure={chargeResistor.ohms}
+            figure={charge.ohms}
             limits={{ least: 0.1, most: 1e5, range: '0.1 Ω to 100 kΩ' }}
             aside={formatQuantity(chargeWatts, 'watt', { significant: 2 })}
-            onCommit={(ohms) =>
-              edit(
-                'Charge resistor',
-                (draft) => void (coachIn(draft, jobId).conditioning.chargeResistor!.ohms = ohms),
-              )
-            }
+            onCommit={(ohms) => put('Charge resistor', 'charge', { ...charge, ohms })}
           />
           <BodyField
-            watts={chargeResistor.ratedWatts}
-            onChange={(watts) =>
-              edit(
-                'Charge resistor body',
-                (draft) => void (coachIn(draft, jobId).conditioning.chargeResistor!.ratedWatts = watts),
-              )
-            }
+            watts={charge.ratedWatts}
+            onChange={(watts) => put('Charge resistor body', 'charge', { ...charge, ratedWatts: watts })}
           />
         </div>
       )}
-      <More label="Discharge diode, regulator board" open={chargeDiode || regulator !== null}>
+      <More label="Discharge diode, regulator board" open={beside || regulator !== null}>
         <label className="fit-label">
           <input
             type="checkbox"
-            checked={chargeDiode}
-            disabled={!reservoir || !chargeResistor}
+            checked={beside}
+            disabled={!reservoir || !charge}
             onChange={(e) =>
-              edit('Discharge diode', (draft) => {
-                coachIn(draft, jobId).conditioning.chargeDiode = e.target.checked;
-              })
+              put('Discharge diode', 'charge', charge && { ...charge, beside: e.target.checked })
             }
           />
           Diode round the charge resistor
@@ -178,11 +170,11 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
             type="checkbox"
             checked={regulator !== null}
             onChange={(e) =>
-              edit('Regulator board', (draft) => {
-                coachIn(draft, jobId).conditioning.regulator = e.target.checked
-                  ? { outVolts: 5, dropoutVolts: 1.2, quiescentAmps: 0.003 }
-                  : null;
-              })
+              put(
+                'Regulator board',
+                'regulator',
+                e.target.checked ? { outVolts: 5, dropoutVolts: 1.2, quiescentAmps: 0.003 } : null,
+              )
             }
           />
           Regulator board
@@ -195,24 +187,14 @@ export function CircuitPanel({ layout, jobId, solved }: PanelProps) {
               unit="volt"
               figure={regulator.outVolts}
               limits={{ least: 1, most: 24, range: '1 V to 24 V' }}
-              onCommit={(v) =>
-                edit(
-                  'Regulator',
-                  (draft) => void (coachIn(draft, jobId).conditioning.regulator!.outVolts = v),
-                )
-              }
+              onCommit={(v) => put('Regulator', 'regulator', { ...regulator, outVolts: v })}
             />
             <NumberField
-              label="Needs over that"
+              label="Dropout"
               unit="volt"
               figure={regulator.dropoutVolts}
               limits={{ least: 0, most: 5, range: '0 V to 5 V' }}
-              onCommit={(v) =>
-                edit(
-                  'Dropout',
-                  (draft) => void (coachIn(draft, jobId).conditioning.regulator!.dropoutVolts = v),
-                )
-              }
+              onCommit={(v) => put('Dropout', 'regulator', { ...regulator, dropoutVolts: v })}
             />
           </div>
         )}
@@ -230,7 +212,7 @@ interface BodyFieldProps {
 function BodyField({ watts, onChange }: BodyFieldProps) {
   return (
     <SelectField
-      label="Its body"
+      label="Its wattage"
       value={watts}
       options={resistorBodies.map((b) => ({
         value: b.watts as number,

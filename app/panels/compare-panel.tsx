@@ -4,11 +4,11 @@ import { useLayoutStore } from '../store/layout-store';
 import { useTask, StudyRunner } from '../workers/use-task';
 import { freeId } from '../../core/document/usual-supply';
 import { formatQuantity } from '../../core/quantity/format';
-import { oldBulbs, oldBulbsOfRake } from '../../core/study/old-bulbs';
-import { schools } from '../../core/study/schools';
+import { oldBulbs, oldBulbsOfRake } from '../../core/kinds/coach/old-bulbs';
+import { schools } from '../../core/kinds/coach/schools';
 import { NumberField } from '../fields/number-field';
 import { More } from '../fields/more';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { Layout } from '../../core/document/layout';
 import type { ComparedWay, FailedWay } from '../../core/study/compare';
 import type { Patch } from '../../core/document/patch';
@@ -82,7 +82,7 @@ export default function ComparePanel({ layout, jobId }: ComparePanelProps) {
               ) : (
                 <>
                   <td>
-                    {formatQuantity(way.lux, 'lux')} <small>{way.word.toLowerCase()}</small>
+                    {formatQuantity(way.lux ?? 0, 'lux')} <small>{way.word.toLowerCase()}</small>
                   </td>
                   <td>
                     {formatQuantity(way.supplyAmps, 'amp')}{' '}

@@ -2,8 +2,8 @@ import { Button, Progress } from 'antd';
 import { useState } from 'react';
 import { useLayoutStore } from '../store/layout-store';
 import { useSearch } from '../workers/use-search';
-import { cuttables, type CutOffer, type Cuttable, type CuttingStudy } from '../../core/study/cutting';
-import { coachIn } from '../../core/document/jobs';
+import { cuttables, type CutOffer, type Cuttable, type CuttingStudy } from '../../core/kinds/coach/cutting';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { Layout } from '../../core/document/layout';
 
 /** What cutting would buy, half a millimetre at a time, and whether it is needed at all. */

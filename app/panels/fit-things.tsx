@@ -4,12 +4,12 @@ import { NumberField } from '../fields/number-field';
 import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
 import { inOrder } from '../../core/document/in-order';
-import { reaches, thingKinds, type Reach, type ThingKind } from '../../core/document/thing-kinds';
-import { usualThing } from '../../core/document/usual-fit';
+import { reaches, thingKinds, type Reach, type ThingKind } from '../../core/kinds/coach/thing-kinds';
+import { usualThing } from '../../core/kinds/coach/usual-fit';
 import { freeId } from '../../core/document/usual-supply';
 import { formatQuantity } from '../../core/quantity/format';
-import { coachIn } from '../../core/document/jobs';
-import type { FitRecord } from '../../core/document/fit-record';
+import { coachIn } from '../../core/kinds/coach/jobs';
+import type { FitRecord } from '../../core/kinds/coach/fit-record';
 import type { PanelProps } from './panel-props';
 
 /** Cell, switch, plug and the like: where they stand, how big they are, how they are reached. */

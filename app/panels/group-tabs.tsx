@@ -1,5 +1,6 @@
+import { switchOf } from '../../core/document/line-stages';
 import { Choice } from '../fields/choice';
-import type { Job } from '../../core/document/layout';
+import type { CoachRecord as Job } from '../../core/kinds/coach/record';
 import { inOrder } from '../../core/document/in-order';
 import { useChosenGroup, useRunStore } from '../store/run-store';
 
@@ -7,7 +8,7 @@ import { useChosenGroup, useRunStore } from '../store/run-store';
 export function GroupTabs({ job, jobId }: { readonly job: Job; readonly jobId: string }) {
   const chosen = useChosenGroup(job, jobId);
   const choose = useRunStore((s) => s.chooseGroup);
-  const groups = inOrder(job.groups);
+  const groups = inOrder(job.circuits);
   if (groups.length < 2) return null;
   return (
     <Choice<string>
@@ -18,9 +19,9 @@ export function GroupTabs({ job, jobId }: { readonly job: Job; readonly jobId: s
         value: g.id,
         name: g.name,
         figure:
-          g.switch?.on === false
+          switchOf(job, g.id)?.stage.on === false
             ? 'off'
-            : String(Object.values(job.lamps).filter((l) => l.groupId === g.id).length),
+            : String(Object.values(job.lamps).filter((l) => l.circuitId === g.id).length),
       }))}
       value={chosen?.id ?? null}
       onChoose={(id) => choose(jobId, id)}

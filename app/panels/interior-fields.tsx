@@ -3,16 +3,21 @@ import { More } from '../fields/more';
 import { NumberField } from '../fields/number-field';
 import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
-import { coachIn } from '../../core/document/jobs';
-import type { InteriorRecord } from '../../core/document/interior-record';
-import { lampDrop, roomKinds, type RoomKind } from '../../core/document/room-kinds';
+import { coachIn } from '../../core/kinds/coach/jobs';
+import type { InteriorRecord } from '../../core/kinds/coach/interior-record';
+import { lampDrop, roomKinds, type RoomKind } from '../../core/kinds/coach/room-kinds';
 import { inOrder } from '../../core/document/in-order';
-import { interiorPlans, planOf, usualInterior, type InteriorPlan } from '../../core/document/usual-interior';
+import {
+  interiorPlans,
+  planOf,
+  usualInterior,
+  type InteriorPlan,
+} from '../../core/kinds/coach/usual-interior';
 import { freeId } from '../../core/document/usual-supply';
 import { formatQuantity } from '../../core/quantity/format';
 import { prototypeMetres } from '../../core/quantity/scale';
-import { coachInterior, type LaidRoom } from '../../core/study/coach-interior';
-import { interiorDoubts } from '../../core/study/interior-doubts';
+import { coachInterior, type LaidRoom } from '../../core/kinds/coach/interior';
+import { interiorDoubts } from '../../core/kinds/coach/interior-doubts';
 import type { Draft } from 'immer';
 import type { PanelProps } from './panel-props';
 

@@ -1,20 +1,20 @@
 import { NumberField } from '../fields/number-field';
 import { useLayoutStore } from '../store/layout-store';
-import { coachIn } from '../../core/document/jobs';
-import type { Job } from '../../core/document/layout';
+import { coachIn } from '../../core/kinds/coach/jobs';
+import type { CoachRecord as Job } from '../../core/kinds/coach/record';
 import { inOrder } from '../../core/document/in-order';
 import { formatQuantity } from '../../core/quantity/format';
 
 interface LampListProps {
   readonly job: Job;
   readonly jobId: string;
-  readonly groupId: string | undefined;
+  readonly circuitId: string | undefined;
   /** The lamps shown, of one group. */
   readonly lampIds: readonly string[];
 }
 
 /** Every lamp's place, row by row, and whether it is joined to the line. */
-export function LampList({ job, jobId, groupId, lampIds }: LampListProps) {
+export function LampList({ job, jobId, circuitId, lampIds }: LampListProps) {
   const numbered = inOrder(job.lamps).map((l, i) => ({ ...l, number: i + 1 }));
   const shown = numbered.filter((l) => lampIds.includes(l.id));
   const acrosses = [...new Set(shown.map((l) => l.acrossMillimetres))].sort((a, b) => a - b);
@@ -29,7 +29,7 @@ export function LampList({ job, jobId, groupId, lampIds }: LampListProps) {
             <Places
               job={job}
               jobId={jobId}
-              groupId={groupId}
+              circuitId={circuitId}
               lamps={shown.filter((l) => l.acrossMillimetres === across)}
             />
             <RowFields
@@ -41,7 +41,7 @@ export function LampList({ job, jobId, groupId, lampIds }: LampListProps) {
           </section>
         ))
       ) : (
-        <Places job={job} jobId={jobId} groupId={groupId} lamps={shown} />
+        <Places job={job} jobId={jobId} circuitId={circuitId} lamps={shown} />
       )}
     </>
   );
@@ -57,11 +57,11 @@ type NumberedLamp = Job['lamps'][string] & { readonly id: string; readonly numbe
 interface PlacesProps {
   readonly job: Job;
   readonly jobId: string;
-  readonly groupId: string | undefined;
+  readonly circuitId: string | undefined;
   readonly lamps: readonly NumberedLamp[];
 }
 
-function Places({ job, jobId, groupId, lamps }: PlacesProps) {
+function Places({ job, jobId, circuitId, lamps }: PlacesProps) {
   const edit = useLayoutStore((s) => s.edit);
   const { lengthMillimetres } = job.dimensions;
   return (
@@ -90,11 +90,13 @@ function Places({ job, jobId, groupId, lamps }: PlacesProps) {
             className="tick"
             aria-label={`Lamp ${lamp.number} is joined to the roof line`}
             title={`Lamp ${lamp.number} is joined to the roof line`}
-            checked={lamp.groupId !== null}
-            disabled={groupId === undefined}
+            checked={lamp.circuitId !== null}
+            disabled={circuitId === undefined}
             onChange={(e) =>
               edit(`Lead of lamp ${lamp.number}`, (draft) => {
-                coachIn(draft, jobId).lamps[lamp.id].groupId = e.target.checked ? (groupId ?? null) : null;
+                coachIn(draft, jobId).lamps[lamp.id].circuitId = e.target.checked
+                  ? (circuitId ?? null)
+                  : null;
               })
             }
           />

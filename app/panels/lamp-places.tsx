@@ -4,28 +4,28 @@ import { Choice } from '../fields/choice';
 import { CountField } from '../fields/count-field';
 import { useLayoutStore } from '../store/layout-store';
 import { useSearch } from '../workers/use-search';
-import { hangLamps, rowsOfLamps } from '../../core/study/hang-lamps';
-import { equalPlacing, type Placing } from '../../core/study/place-lamps';
-import { coachIn } from '../../core/document/jobs';
-import type { Job } from '../../core/document/layout';
+import { hangLamps, rowsOfLamps } from '../../core/kinds/coach/hang-lamps';
+import { equalPlacing, type Placing } from '../../core/kinds/coach/place-lamps';
+import { coachIn } from '../../core/kinds/coach/jobs';
+import type { CoachRecord as Job } from '../../core/kinds/coach/record';
 import type { PanelProps } from './panel-props';
 
 const MOST_IN_A_ROW = 40;
 
 interface LampPlacesProps extends PanelProps {
-  readonly groupId: string;
+  readonly circuitId: string;
 }
 
 /** One row or two, how many in each, and the search for the best places. */
-export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) {
+export function LampPlaces({ layout, jobId, circuitId, solved }: LampPlacesProps) {
   const edit = useLayoutStore((s) => s.edit);
   const job = coachIn(layout, jobId);
-  const rows = rowsOfLamps(job, groupId);
+  const rows = rowsOfLamps(job, circuitId);
   const perRow = rows.map((r) => r.length);
   const [onPartitions, setOnPartitions] = useState(false);
   const search = useSearch<Placing>(job);
   const hang = (counts: readonly number[], label: string): void =>
-    edit(label, (draft) => hangLamps(coachIn(draft, jobId), groupId, equalPlacing(job, counts)));
+    edit(label, (draft) => hangLamps(coachIn(draft, jobId), circuitId, equalPlacing(job, counts)));
   const names = rowNames(job, rows.length);
   const now = solved.light?.evenness ?? 0;
   const found = search.answer;
@@ -81,7 +81,7 @@ export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) 
                 type="primary"
                 onClick={() =>
                   edit('Lamps at the best places', (draft) =>
-                    hangLamps(coachIn(draft, jobId), groupId, found.places),
+                    hangLamps(coachIn(draft, jobId), circuitId, found.places),
                   )
                 }
               >
@@ -105,7 +105,7 @@ export function LampPlaces({ layout, jobId, groupId, solved }: LampPlacesProps) 
                   tasks.placeLamps(
                     layout,
                     jobId,
-                    groupId,
+                    circuitId,
                     perRow.length > 2 ? [sum(perRow)] : perRow,
                     onPartitions,
                     tell,

@@ -1,3 +1,6 @@
+import { bulbs } from '../../core/part/bulb';
+import { leds } from '../../core/part/led';
+import { putSwitch, switchOf } from '../../core/document/line-stages';
 import { Button } from 'antd';
 import { CountField } from '../fields/count-field';
 import { Choice } from '../fields/choice';
@@ -11,16 +14,16 @@ import { tintedLight } from '../../core/light/tinted';
 import { tints } from '../../core/part/tint';
 import { screenColour } from '../../core/light/colour';
 import { formatQuantity } from '../../core/quantity/format';
-import { untintedLux } from '../../core/study/coach-light';
-import { addTailLamps, addVestibuleLamps, removeGroup } from '../../core/study/hang-lamps';
-import { coachInterior } from '../../core/study/coach-interior';
+import { untintedLux } from '../../core/kinds/coach/light';
+import { addTailLamps, addVestibuleLamps, removeCircuit } from '../../core/kinds/coach/hang-lamps';
+import { coachInterior } from '../../core/kinds/coach/interior';
 import { BuiltInFields } from './built-in-fields';
 import { GroupTabs } from './group-tabs';
 import { LampList } from './lamp-list';
 import { LampPlaces } from './lamp-places';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { Change } from '../../core/document/patch';
-import type { GroupRecord } from '../../core/document/coach-record';
+import type { CircuitRecord } from '../../core/document/wiring-record';
 import type { PanelProps } from './panel-props';
 
 /** Which lamps, how many, where, and how they share what limits their current. */
@@ -31,12 +34,15 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
   const all = inOrder(job.lamps);
   const lamps = all.filter(
     (l) =>
-      l.groupId === (group?.id ?? null) || (l.groupId === null && group?.id === inOrder(job.groups)[0]?.id),
+      l.circuitId === (group?.id ?? null) ||
+      (l.circuitId === null && group?.id === inOrder(job.circuits)[0]?.id),
   );
   const forRooms = lamps.every((l) => l.role === 'room');
   const kinds = new Set(lamps.map((l) => l.part));
   const tinted = new Set(lamps.map((l) => l.tint));
-  const led = lampType(layout, lamps[0]?.part ?? 'white-warm');
+  const part = lamps[0]?.part ?? 'white-warm';
+  const led = Object.hasOwn(bulbs, part) ? leds['white-warm'] : lampType(layout, part);
+  const own = group ? switchOf(job, group.id) : null;
   const facts =
     led.form === 'strip'
       ? `Cut every ${led.unitMillimetres} mm; ${led.inSeries} lamps and ${formatQuantity(led.builtInOhms, 'ohm')} a unit.`
@@ -57,16 +63,15 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
         }
       />
       <p className="hint">{facts}</p>
-      {group && forRooms && <LampPlaces layout={layout} jobId={jobId} solved={solved} groupId={group.id} />}
-      {group?.switch && (
+      {group && forRooms && <LampPlaces layout={layout} jobId={jobId} solved={solved} circuitId={group.id} />}
+      {group && own && (
         <label className="fit-label">
           <input
             type="checkbox"
-            checked={group.switch.on}
+            checked={own.stage.on}
             onChange={(e) =>
-              edit(
-                'Switch',
-                (draft) => void (coachIn(draft, jobId).groups[group.id].switch!.on = e.target.checked),
+              edit('Switch', (draft) =>
+                putSwitch(coachIn(draft, jobId), group.id, { ...own.stage, on: e.target.checked }),
               )
             }
           />
@@ -75,29 +80,31 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
       )}
       {group && (
         <>
-          <Choice<GroupRecord['drive']>
+          <Choice<CircuitRecord['limit']>
             label="Current limited by"
             columns={2}
             options={[
               {
-                value: 'resistor-each',
+                value: 'each',
                 name: group.inSeries > 1 ? 'A resistor a string' : 'A resistor each',
               },
-              { value: 'resistor-shared', name: 'One for all' },
+              { value: 'shared', name: 'One for all' },
               { value: 'limiter', name: 'A current limiter' },
               { value: 'none', name: 'Nothing' },
             ]}
-            value={group.drive}
-            onChoose={(drive) =>
-              edit('Current limit', (draft) => void (coachIn(draft, jobId).groups[group.id].drive = drive))
+            value={group.limit}
+            onChoose={(limit) =>
+              edit('Current limit', (draft) => void (coachIn(draft, jobId).circuits[group.id].limit = limit))
             }
           />
           <More
             label="Tint, hard or soft light, strings, ready-wired"
-            open={group.inSeries > 1 || group.builtIn.kind !== 'nothing' || !tinted.has('none')}
+            open={
+              group.inSeries > 1 || lamps.some((l) => l.builtIn.kind !== 'nothing') || !tinted.has('none')
+            }
           >
             <SelectField
-              label="Between lamp and eye"
+              label="Tint or diffuser"
               value={tinted.size === 1 ? lamps[0].tint : undefined}
               placeholder="several"
               options={Object.values(tints).map((t) => ({
@@ -112,29 +119,34 @@ export function LampsPanel({ layout, jobId, solved }: PanelProps) {
             />
             <TintPair layout={layout} jobId={jobId} solved={solved} />
             <CountField
-              label="Lamps in a row, one after another"
+              label="In series"
               count={group.inSeries}
               least={1}
               most={12}
               onCommit={(n) =>
-                edit('Lamps in a row', (draft) => void (coachIn(draft, jobId).groups[group.id].inSeries = n))
+                edit('In series', (draft) => void (coachIn(draft, jobId).circuits[group.id].inSeries = n))
               }
             />
-            <BuiltInFields jobId={jobId} groupId={group.id} group={group} led={led} />
+            <BuiltInFields
+              jobId={jobId}
+              lampIds={lamps.map((l) => l.id)}
+              builtIn={lamps[0]?.builtIn ?? { kind: 'nothing' }}
+              led={led}
+            />
           </More>
         </>
       )}
-      <LampList job={job} jobId={jobId} groupId={group?.id} lampIds={lamps.map((l) => l.id)} />
-      <MoreGroups layout={layout} jobId={jobId} groupId={group?.id} />
+      <LampList job={job} jobId={jobId} circuitId={group?.id} lampIds={lamps.map((l) => l.id)} />
+      <MoreGroups layout={layout} jobId={jobId} circuitId={group?.id} />
     </div>
   );
 }
 
 /** The light with its tint and without, side by side; nothing where there is none. */
 function TintPair({ solved }: PanelProps) {
-  const lamp = solved.steady?.lamps[0];
-  const tint = lamp && solved.bench.job.lamps[lamp.lampId].tint;
-  if (!lamp || !tint || tint === 'none') return null;
+  const lamp = solved.steady?.dies[0];
+  const tint = lamp?.led && solved.bench.job.lamps[lamp.lampId].tint;
+  if (!lamp?.led || !tint || tint === 'none') return null;
   const { share } = tintedLight(lamp.led.colour, tints[tint]);
   const half = (label: string, colour: string, lux: number) => (
     <span className="tint-half" style={{ background: colour }}>
@@ -150,22 +162,22 @@ function TintPair({ solved }: PanelProps) {
 }
 
 interface MoreGroupsProps extends Pick<PanelProps, 'layout' | 'jobId'> {
-  readonly groupId: string | undefined;
+  readonly circuitId: string | undefined;
 }
 
 /** Lamps beside those of the rooms, each group with its own resistors. */
-function MoreGroups({ layout, jobId, groupId }: MoreGroupsProps) {
+function MoreGroups({ layout, jobId, circuitId }: MoreGroupsProps) {
   const edit = useLayoutStore((s) => s.edit);
   const choose = useRunStore((s) => s.chooseGroup);
   const job = coachIn(layout, jobId);
-  const groups = inOrder(job.groups);
+  const groups = inOrder(job.circuits);
   const vestibules = coachInterior(job).rooms.filter((r) => r.kind === 'vestibule').length;
   const add = (label: string, made: Change): void => {
-    const before = new Set(Object.keys(job.groups));
+    const before = new Set(Object.keys(job.circuits));
     edit(label, (draft) => {
       draft.jobs[jobId] = coachIn(made.layout, jobId);
     });
-    const fresh = Object.keys(coachIn(made.layout, jobId).groups).find((g) => !before.has(g));
+    const fresh = Object.keys(coachIn(made.layout, jobId).circuits).find((g) => !before.has(g));
     if (fresh) choose(jobId, fresh);
   };
   return (
@@ -182,16 +194,16 @@ function MoreGroups({ layout, jobId, groupId }: MoreGroupsProps) {
         <Button onClick={() => add('Tail lamps', addTailLamps(layout, jobId, 'right'))}>
           Tail lamps, right end
         </Button>
-        {groups.length > 1 && groupId !== undefined && (
+        {groups.length > 1 && circuitId !== undefined && (
           <Button
             danger
             onClick={() =>
-              edit(`${job.groups[groupId].name} taken away`, (draft) =>
-                removeGroup(coachIn(draft, jobId), groupId),
+              edit(`${job.circuits[circuitId].name} taken away`, (draft) =>
+                removeCircuit(coachIn(draft, jobId), circuitId),
               )
             }
           >
-            Take “{job.groups[groupId].name}” away
+            Take “{job.circuits[circuitId].name}” away
           </Button>
         )}
       </div>

@@ -12,7 +12,8 @@ import { inOrder } from '../../core/document/in-order';
 import { wantedWords } from '../../core/light/wanted';
 import { formatQuantity } from '../../core/quantity/format';
 import { prototypeMetres, scales, type ScaleName } from '../../core/quantity/scale';
-import { coachSorts, freeName, newCoach, usualLength, type CoachSort } from '../../core/study/new-coach';
+import { coachSorts, newCoach, usualLength, type CoachSort } from '../../core/kinds/coach/make';
+import { freeName } from '../../core/document/free-name';
 import { supplyKind, supplyKinds, type SupplyKindName } from '../../core/supply';
 
 interface NewCoachProps {

@@ -1,3 +1,4 @@
+import { mainLineId, putRectifier, rectifierOf } from '../../core/document/line-stages';
 import { Choice } from '../fields/choice';
 import { More } from '../fields/more';
 import { SelectField } from '../fields/select-field';
@@ -9,7 +10,7 @@ import { useTask } from '../workers/use-task';
 import { formatQuantity } from '../../core/quantity/format';
 import { SupplyFields } from './supplies';
 import { WiringFields } from './wiring-fields';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { RectifierName } from '../../core/document/rectifier-names';
 import type { PanelProps } from './panel-props';
 
@@ -21,7 +22,8 @@ export function PowerPanel({ layout, jobId }: PanelProps) {
   const job = coachIn(layout, jobId);
   const supply = layout.supplies[job.supplyId];
   const kind = supplyKind(supply);
-  const { rectifier } = job.conditioning;
+  const roofId = mainLineId(job) ?? '';
+  const rectifier = roofId === '' ? 'none' : rectifierOf(job.lines[roofId]);
   const costs = useTask((tasks) => tasks.rectifierCosts(layout, jobId), [layout, jobId]);
   /** What a rectifier takes here, solved with it in place. */
   const cost = (name: RectifierName): string | undefined => {
@@ -44,7 +46,7 @@ export function PowerPanel({ layout, jobId }: PanelProps) {
     });
   };
   const setRectifier = (name: RectifierName): void =>
-    edit('Rectifier', (draft) => void (coachIn(draft, jobId).conditioning.rectifier = name));
+    edit('Rectifier', (draft) => putRectifier(coachIn(draft, jobId).lines[roofId], name));
   const rare = !['silicon-bridge', 'schottky-bridge', 'none'].includes(rectifier);
   return (
     <div className="choices">
@@ -67,7 +69,7 @@ export function PowerPanel({ layout, jobId }: PanelProps) {
       <SupplyFields supplyId={job.supplyId} supply={supply} />
       {(kind.changesSides || rectifier !== 'none') && (
         <Choice<RectifierName>
-          label="Made into one direction by"
+          label="Rectifier"
           options={[
             { value: 'silicon-bridge', name: 'Silicon bridge', figure: cost('silicon-bridge') },
             { value: 'schottky-bridge', name: 'Schottky bridge', figure: cost('schottky-bridge') },

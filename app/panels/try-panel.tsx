@@ -1,3 +1,4 @@
+import { putStage, reservoirLineId } from '../../core/document/line-stages';
 import { Button } from 'antd';
 import { More } from '../fields/more';
 import { NumberField } from '../fields/number-field';
@@ -8,7 +9,7 @@ import { fades, type PowerCutStudy } from '../../core/study/power-cut';
 import { bridgedLength, deadLength } from '../../core/study/gap';
 import { cellLifeByHand, holdByHand, inrushByHand } from '../../core/study/by-hand';
 import { supplyKind } from '../../core/supply';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { Shortcut } from '../../core/study/shortcut';
 import { LoopControls } from './loop-controls';
 import type { StayingAlight } from '../workers/study-worker';
@@ -27,8 +28,9 @@ interface TryPanelProps extends PanelProps {
 export function TryPanel({ layout, jobId, solved, cut, alight, controls, live }: TryPanelProps) {
   const set = useRunStore((s) => s.set);
   const { power } = controls;
-  const { supply, job } = solved.bench;
-  const { reservoir } = job.conditioning;
+  const { supply } = solved.bench;
+  const { roofVolts } = solved;
+  const hasReservoir = solved.reservoirVolts !== null;
   const figures = solved.steady;
   const onTrack = supplyKind(supply).onTrack;
   const hand = figures ? holdByHand(solved.bench, figures) : null;
@@ -74,22 +76,22 @@ export function TryPanel({ layout, jobId, solved, cut, alight, controls, live }:
           <dt>drawn, true RMS</dt>
           <dd>{formatQuantity(figures?.supplyRmsAmps ?? 0, 'amp')}</dd>
           <dt>roof line</dt>
-          <dd>{figures?.roofVolts ? formatQuantity(figures.roofVolts.mean, 'volt') : '–'}</dd>
+          <dd>{roofVolts ? formatQuantity(roofVolts.mean, 'volt') : '–'}</dd>
           <dt>ripple on it</dt>
           <dd>
-            {figures?.roofVolts
-              ? formatQuantity(figures.roofVolts.greatest - figures.roofVolts.least, 'volt', {
+            {roofVolts
+              ? formatQuantity(roofVolts.greatest - roofVolts.least, 'volt', {
                   significant: 2,
                 })
               : '–'}
           </dd>
           <dt>dimmest and brightest lamp</dt>
           <dd>
-            {figures && figures.lamps.length > 0 ? lampRange(figures.lamps.map((l) => l.amps.mean)) : '–'}
+            {figures && figures.dies.length > 0 ? lampRange(figures.dies.map((l) => l.amps.mean)) : '–'}
           </dd>
         </dl>
       </More>
-      {!reservoir && onTrack && (
+      {!hasReservoir && onTrack && (
         <p className="hint">
           Without a reservoir the lamps go out with the track. A reservoir in the Circuit stage holds them.
         </p>
@@ -124,7 +126,9 @@ function DeadRail({
   alight,
 }: PanelProps & { readonly alight: TaskState<StayingAlight> }) {
   const edit = useLayoutStore((s) => s.edit);
-  const { ride, pickups, conditioning } = solved.bench.job;
+  const { ride, pickups } = solved.bench.job;
+  const { changesSides } = supplyKind(solved.bench.supply);
+  const lineId = reservoirLineId(solved.bench.job, changesSides);
   const answer = alight.answer?.ride;
   const suggestion = answer?.reservoir;
   return (
@@ -170,13 +174,13 @@ function DeadRail({
           </p>
           <Button
             type="primary"
-            disabled={alight.stale || conditioning.rectifier === 'none'}
+            disabled={alight.stale || lineId === null}
             onClick={() =>
               edit('Reservoir for the dead rail', (draft) => {
-                coachIn(draft, jobId).conditioning.reservoir = {
+                putStage(coachIn(draft, jobId).lines[lineId!], 'reservoir', {
                   farads: suggestion.farads,
                   ratedVolts: suggestion.ratedVolts,
-                };
+                });
               })
             }
           >
@@ -233,6 +237,7 @@ function Inrush({
   const inrush = alight.answer?.inrush;
   if (!inrush) return null;
   const hand = inrushByHand(solved.bench);
+  const nowLumens = alight.answer?.charging.find((way) => way.isNow)?.lumens ?? 0;
   return (
     <More label="Charging the empty reservoir">
       <dl className="fact-list">
@@ -263,7 +268,7 @@ function Inrush({
                   ? 'over 120 s'
                   : formatQuantity(way.holdSeconds, 'second', { significant: 2 })}
               </td>
-              <td>{formatQuantity(way.lux, 'lux', { significant: 2 })}</td>
+              <td>{nowLumens > 0 ? `${((100 * way.lumens) / nowLumens).toFixed(0)} %` : '–'}</td>
             </tr>
           ))}
         </tbody>

@@ -13,14 +13,15 @@ import { FULL_LUX, nearestWord, wantedWords, windowLightness } from '../../core/
 import { wattsName } from '../../core/part/resistor';
 import { formatQuantity } from '../../core/quantity/format';
 import { sumByHand } from '../../core/study/by-hand';
-import { coachIn } from '../../core/document/jobs';
-import type { Offer, Proposal } from '../../core/study/proposal';
+import { coachIn } from '../../core/kinds/coach/jobs';
+import { fitLimit } from '../../core/kinds/coach/proposal';
+import type { Offer, Proposal } from '../../core/kinds/coach/proposal';
 import type { PanelProps } from './panel-props';
 
 type WordId = (typeof wantedWords)[number]['id'];
 
 const figureOf = (proposal: Proposal, figure: number): string =>
-  formatQuantity(figure, proposal.drive === 'limiter' ? 'amp' : 'ohm');
+  formatQuantity(figure, proposal.limit === 'limiter' ? 'amp' : 'ohm');
 
 /** Where an offer comes from, in words. */
 function offerName(offer: Offer): string {
@@ -50,25 +51,19 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
     group?.id,
   ]);
   const offered = proposal.answer;
-  const own = (solved.steady?.lamps ?? []).filter((l) => job.lamps[l.lampId]?.groupId === group?.id);
+  const own = (solved.steady?.dies ?? []).filter((l) => job.lamps[l.lampId]?.circuitId === group?.id);
   const meanAmps = own.reduce((sum, l) => sum + l.amps.mean, 0) / Math.max(1, own.length);
   const fitted = (figure: number): boolean =>
     offered !== null &&
     group !== undefined &&
-    group.drive === offered.drive &&
-    figure === (offered.drive === 'limiter' ? group.limiterAmps : group.ohms);
+    group.limit === offered.limit &&
+    figure === (offered.limit === 'limiter' ? group.limiterAmps : group.ohms);
   const fit = (figure: number): void => {
     if (!offered || !group) return;
     edit(
-      offered.drive === 'limiter' ? 'Limiter for the wanted light' : 'Resistor for the wanted light',
+      offered.limit === 'limiter' ? 'Limiter for the wanted light' : 'Resistor for the wanted light',
       (draft) => {
-        const g = coachIn(draft, jobId).groups[group.id];
-        g.drive = offered.drive;
-        if (offered.drive === 'limiter') g.limiterAmps = figure;
-        else {
-          g.ohms = figure;
-          g.ratedWatts = Math.max(g.ratedWatts, offered.ratedWatts);
-        }
+        fitLimit(coachIn(draft, jobId), group.id, { ...offered, figure });
       },
     );
   };
@@ -101,7 +96,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
             ? `Now ${formatQuantity(meanAmps, 'amp')} a lamp. `
             : `Now ${formatQuantity(lux, 'lux')}: ${lux > 0 ? nearestWord(lux).name.toLowerCase() : 'dark'}. `}
           {offered && fitted(offered.figure) ? (
-            `That is as near to the wanted light as ${offered.drive === 'limiter' ? 'a limiter' : offered.from === 'drawer' ? 'the drawer' : 'E12 values'} come${offered.drive === 'limiter' || offered.from === 'drawer' ? 's' : ''}.`
+            `That is as near to the wanted light as ${offered.limit === 'limiter' ? 'a limiter' : offered.from === 'drawer' ? 'the drawer' : 'E12 values'} come${offered.limit === 'limiter' || offered.from === 'drawer' ? 's' : ''}.`
           ) : offered ? (
             <>
               <b>{figureOf(offered, offered.figure)}</b> gives{' '}
@@ -112,7 +107,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
               {offered.limitedBy === 'supply' && ', the most this supply can do'}
               {offered.from === 'drawer' && ', from the drawer'}:{' '}
               {formatQuantity(offered.watts, 'watt', { significant: 2 })} of heat
-              {offered.drive !== 'limiter' && `, a ${wattsName(offered.ratedWatts)} body`}.
+              {offered.limit !== 'limiter' && `, a ${wattsName(offered.ratedWatts)} body`}.
             </>
           ) : proposal.stale ? (
             'Finding the resistor…'
@@ -122,7 +117,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
         </p>
         {offered && !fitted(offered.figure) && (
           <Button type="primary" disabled={proposal.stale} onClick={() => fit(offered.figure)}>
-            {offered.drive === 'limiter' ? 'Set' : 'Fit'} {figureOf(offered, offered.figure)}
+            {offered.limit === 'limiter' ? 'Set' : 'Fit'} {figureOf(offered, offered.figure)}
           </Button>
         )}
       </div>
@@ -136,7 +131,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
           says={`${Math.round(windowLightness(job.wantedLux))} of 100 · ${formatQuantity(job.wantedLux, 'lux', { significant: 2 })}`}
           onChange={(l) => wants(Number((FULL_LUX * shareOfLightness(l)).toPrecision(3)), 'wanted-by-feel')}
         />
-        {group && <Liked layout={layout} jobId={jobId} groupId={group.id} onLike={wants} />}
+        {group && <Liked layout={layout} jobId={jobId} circuitId={group.id} onLike={wants} />}
         {offered && (
           <>
             <p className="list-head">{figureOf(offered, offered.exact)} would hit it exactly. To be had:</p>
@@ -165,7 +160,7 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
               <>
                 {' '}
                 · what is fitted would leave <code>{formatQuantity(hand.left.leftVolts, 'volt')}</code>,
-                solved it leaves <code>{formatQuantity(solved.steady!.lamps[0].volts.mean, 'volt')}</code>
+                solved it leaves <code>{formatQuantity(solved.steady!.dies[0].volts.mean, 'volt')}</code>
               </>
             )}
             . {hand.why}
@@ -179,12 +174,12 @@ export function WantedLight({ layout, jobId, solved }: PanelProps) {
 interface LikedProps {
   readonly layout: PanelProps['layout'];
   readonly jobId: string;
-  readonly groupId: string;
+  readonly circuitId: string;
   readonly onLike: (lux: number) => void;
 }
 
 /** "I liked it at 9.5 V on my bench supply." */
-function Liked({ layout, jobId, groupId, onLike }: LikedProps) {
+function Liked({ layout, jobId, circuitId, onLike }: LikedProps) {
   const [volts, setVolts] = useState(9.5);
   const [ohms, setOhms] = useState(0);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -193,7 +188,7 @@ function Liked({ layout, jobId, groupId, onLike }: LikedProps) {
     const runner = new StudyRunner();
     setBusy(true);
     try {
-      const lux = await runner.run((tasks) => tasks.likedLux(layout, jobId, groupId, volts, ohms));
+      const lux = await runner.run((tasks) => tasks.likedLux(layout, jobId, circuitId, volts, ohms));
       if (!(lux >= 0.1)) setRefusal(`At ${volts} V these lamps are dark.`);
       else {
         setRefusal(null);

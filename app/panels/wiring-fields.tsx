@@ -14,9 +14,9 @@ import {
 } from '../../core/document/wire-legend';
 import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../../core/document/migrations';
 import { wireHex } from '../theme/wire-colours';
-import { coachIn } from '../../core/document/jobs';
-import type { Job } from '../../core/document/layout';
-import type { PickupRecord } from '../../core/document/coach-record';
+import { coachIn } from '../../core/kinds/coach/jobs';
+import type { CoachRecord as Job } from '../../core/kinds/coach/record';
+import type { PickupRecord } from '../../core/document/job-record';
 
 interface WiringFieldsProps {
   readonly job: Job;

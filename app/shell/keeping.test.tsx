@@ -3,7 +3,7 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
 import { choose, makeRoom } from '../storage/session';

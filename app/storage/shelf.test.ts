@@ -7,7 +7,7 @@ import { demo, demoJob } from '../../tests/generated';
 import { attempt } from '../../core/document/gate';
 import { writeLayout } from '../../core/document/file';
 import { advanced, noStacks, type Stacks, type Step } from '../../core/document/history';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import { patched } from '../../core/document/patch';
 import { VERSION, type Layout } from '../../core/document/layout';
 import { DATABASE, openDatabase, type Choice, type ShelfDatabase } from './database';

@@ -1,4 +1,6 @@
-import { coachIn } from '../../core/document/jobs';
+import { stageOf, takeStage } from '../../core/document/line-stages';
+import { roofOf } from '../../tests/roof';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
 import { change } from '../../core/document/patch';
@@ -61,9 +63,9 @@ describe('edits as patches', () => {
   test('a remedy whose path has gone says so, and nothing is changed', () => {
     const { patches } = change(
       demo(),
-      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir!.ratedVolts = 35),
+      (draft) => void (stageOf(roofOf(draft), 'reservoir')!.ratedVolts = 35),
     );
-    store().edit('Reservoir', (draft) => void (coachIn(draft, demoJob).conditioning.reservoir = null));
+    store().edit('Reservoir', (draft) => void takeStage(roofOf(draft), 'reservoir'));
     const before = store().layout;
     expect(store().apply('Fit', patches)).toMatch(/no longer there/);
     expect(store().layout).toBe(before);

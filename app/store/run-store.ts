@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Job } from '../../core/document/layout';
+import type { CoachRecord as Job } from '../../core/kinds/coach/record';
 import { inOrder } from '../../core/document/in-order';
 import type { RunControls } from '../../core/study/live-run';
 
@@ -32,7 +32,7 @@ export const usualView: StageView = { roof: true, by: 'night', side: 'near' };
 interface RunStore {
   /** The group of lamps that is looked at, by job. */
   readonly groups: Readonly<Record<string, string>>;
-  readonly chooseGroup: (jobId: string, groupId: string) => void;
+  readonly chooseGroup: (jobId: string, circuitId: string) => void;
   readonly view: StageView;
   readonly look: (view: Partial<StageView>) => void;
   readonly jobs: Readonly<Record<string, Partial<JobControls>>>;
@@ -41,7 +41,7 @@ interface RunStore {
 
 export const useRunStore = create<RunStore>((set) => ({
   groups: {},
-  chooseGroup: (jobId, groupId) => set((s) => ({ groups: { ...s.groups, [jobId]: groupId } })),
+  chooseGroup: (jobId, circuitId) => set((s) => ({ groups: { ...s.groups, [jobId]: circuitId } })),
   view: usualView,
   look: (view) => set((s) => ({ view: { ...s.view, ...view } })),
   jobs: {},
@@ -53,9 +53,9 @@ export const useRunStore = create<RunStore>((set) => ({
 export function useChosenGroup(
   job: Job,
   jobId: string,
-): (Job['groups'][string] & { readonly id: string }) | undefined {
+): (Job['circuits'][string] & { readonly id: string }) | undefined {
   const chosen = useRunStore((s) => s.groups[jobId]);
-  const groups = inOrder(job.groups);
+  const groups = inOrder(job.circuits);
   return groups.find((g) => g.id === chosen) ?? groups[0];
 }
 

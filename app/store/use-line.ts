@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
+import { coachesOf } from '../../core/kinds/coach/jobs';
+import { solvedCoach, type SolvedCoach } from '../../core/kinds/coach/solved-coach';
 import type { Layout } from '../../core/document/layout';
-import { coachesOf } from '../../core/document/jobs';
-import { solvedJob, type SolvedJob } from '../../core/study/solved-job';
 
-export type LineJob = SolvedJob;
+export type LineJob = SolvedCoach;
 
-/** Every job of a layout in its order, solved with the controls it is made for; what has not changed is not solved again. */
+/** Every coach of a layout in its order, solved as it stands every day; what has not changed is not solved again. */
 export function useLine(layout: Layout): readonly LineJob[] {
-  return useMemo(() => coachesOf(layout).map((j) => solvedJob(layout, j.id)), [layout]);
+  return useMemo(() => coachesOf(layout).map((j) => solvedCoach(layout, j.id)), [layout]);
 }

@@ -10,7 +10,7 @@ export interface VehicleControls {
   readonly functions: readonly number[];
   /** Presses of the function that steps. */
   readonly presses: number;
-  /** Switches set otherwise than the document has them, by circuit. */
+  /** Switches set otherwise than the document has them, by name. */
   readonly switches: Readonly<Record<string, boolean>>;
   /** The track it is set on for a trial; null for its own. */
   readonly supplyId: string | null;

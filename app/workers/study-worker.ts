@@ -7,25 +7,25 @@ import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
 import { chargingWays, type ChargingWay } from '../../core/study/charging';
 import { inrushStudy, type InrushStudy } from '../../core/study/inrush';
 import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
-import { likedLux, proposeDrive, type Proposal } from '../../core/study/proposal';
+import { likedLux, proposeLimit, type Proposal } from '../../core/kinds/coach/proposal';
 import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
-import { steadyStudy } from '../../core/study/steady';
-import { coachIn } from '../../core/document/jobs';
-import type { Pace } from '../../core/finding/check';
+import { coachIn } from '../../core/kinds/coach/jobs';
+import type { Asked } from '../../core/finding/check';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
 import type { Patch } from '../../core/document/patch';
 import type { ComparedWay, FailedWay } from '../../core/study/compare';
-import type { CuttingStudy } from '../../core/study/cutting';
+import type { CuttingStudy } from '../../core/kinds/coach/cutting';
 import type { LineSketch } from '../../core/study/line-sketch';
 import type { LiveRun, RunControls, RunSample, RunStart } from '../../core/study/live-run';
-import type { Placing } from '../../core/study/place-lamps';
+import type { Placing } from '../../core/kinds/coach/place-lamps';
 import type { CarMatch } from '../../core/study/train';
-import type { EqualLightStudy } from '../../core/study/locomotive/equal-light';
-import type { ShortestProof } from '../../core/study/locomotive/shortest-proof';
-import type { ThrottleSweep } from '../../core/study/locomotive/throttle-sweep';
-import type { TruthTable } from '../../core/study/locomotive/states';
+import type { EqualLightStudy } from '../../core/kinds/locomotive/equal-light';
+import type { ShortestProof } from '../../core/study/shortest-proof';
+import { Solver, usualReadings } from '../../core/study/solver';
+import { throttleSweep, type ThrottleSweep } from '../../core/study/throttle-sweep';
+import { truthTable, type TruthTable } from '../../core/study/truth-table';
 import type { TrainInrush } from '../../core/study/train-inrush';
 
 // What the bench asks for at once is here; what waits for a press is fetched with it.
@@ -42,31 +42,31 @@ let run: LiveRun | null = null;
 
 /** What runs beside the interface: everything that takes longer than a frame. */
 const tasks = {
-  judge(layout: Layout, jobId: string, pace: Pace): Finding[] {
-    return checkJob(layout, jobId, [], pace);
+  judge(layout: Layout, jobId: string, pace: Asked): Finding[] {
+    return checkJob(layout, jobId, {}, pace);
   },
   powerCut(layout: Layout, jobId: string): PowerCutStudy {
     const bench = benchOf(layout, jobId);
-    return powerCutStudy(bench, steadyStudy(bench));
+    return powerCutStudy(bench, usualReadings(bench));
   },
   stayingAlight(layout: Layout, jobId: string): StayingAlight {
     const bench = benchOf(layout, jobId);
-    const steady = steadyStudy(bench);
+    const steady = usualReadings(bench);
     return {
       ride: rideStudy(bench, steady),
       inrush: inrushStudy(bench),
-      charging: chargingWays(layout, jobId),
+      charging: chargingWays(bench),
       cellLife: cellLifeStudy(bench),
     };
   },
-  propose(layout: Layout, jobId: string, groupId: string): Proposal | null {
-    return proposeDrive(layout, jobId, groupId);
+  propose(layout: Layout, jobId: string, circuitId: string): Proposal | null {
+    return proposeLimit(layout, jobId, circuitId);
   },
-  likedLux(layout: Layout, jobId: string, groupId: string, volts: number, ohms: number): number {
-    return likedLux(layout, jobId, groupId, volts, ohms);
+  likedLux(layout: Layout, jobId: string, circuitId: string, volts: number, ohms: number): number {
+    return likedLux(layout, jobId, circuitId, volts, ohms);
   },
   rectifierCosts(layout: Layout, jobId: string): ReturnType<typeof rectifierCosts> {
-    return rectifierCosts(layout, jobId);
+    return rectifierCosts(benchOf(layout, jobId));
   },
   async compare(layout: Layout, jobId: string): Promise<(ComparedWay | FailedWay)[]> {
     const { compareStudy } = await import('../../core/study/compare');
@@ -78,7 +78,7 @@ const tasks = {
     jobId: string,
     schoolId: string,
   ): Promise<{ patches: readonly Patch[] | null; refused: string | null }> {
-    const { offerSchool, schools } = await import('../../core/study/schools');
+    const { offerSchool, schools } = await import('../../core/kinds/coach/schools');
     const { patches, refused } = offerSchool(
       layout,
       jobId,
@@ -90,14 +90,14 @@ const tasks = {
   async placeLamps(
     layout: Layout,
     jobId: string,
-    groupId: string,
+    circuitId: string,
     perRow: readonly number[],
     onPartitions: boolean,
     tell: (share: number) => void,
   ): Promise<Placing> {
-    const { placeLamps } = await import('../../core/study/place-lamps');
+    const { placeLamps } = await import('../../core/kinds/coach/place-lamps');
     const job = coachIn(layout, jobId);
-    const like = inOrder(job.lamps).find((l) => l.groupId === groupId && l.role === 'room');
+    const like = inOrder(job.lamps).find((l) => l.circuitId === circuitId && l.role === 'room');
     return placeLamps(
       job,
       {
@@ -120,7 +120,7 @@ const tasks = {
     lampsStay: boolean,
     tell: (share: number) => void,
   ): Promise<CuttingStudy> {
-    const { cuttingStudy } = await import('../../core/study/cutting');
+    const { cuttingStudy } = await import('../../core/kinds/coach/cutting');
     return cuttingStudy(layout, jobId, lampsStay, (share) => {
       tell(share);
       return false;
@@ -149,7 +149,7 @@ const tasks = {
     carId: string,
     tell: (share: number) => void,
   ): Promise<{ patches: readonly Patch[]; before: readonly CarMatch[]; after: readonly CarMatch[] }> {
-    const { matchTrain } = await import('../../core/study/match-train');
+    const { matchTrain } = await import('../../core/kinds/coach/match-train');
     const { patches, before, after } = matchTrain(layout, trainId, carId, (share) => {
       tell(share);
       return false;
@@ -161,23 +161,18 @@ const tasks = {
     const { lineSketch } = await import('../../core/study/line-sketch');
     return lineSketch(layout);
   },
-  async judgeVehicle(layout: Layout, jobId: string, onSupply?: string): Promise<Finding[]> {
-    const { checkVehicle } = await import('../../core/finding/locomotive/check-vehicle');
-    return checkVehicle(layout, jobId, onSupply);
+  judgeVehicle(layout: Layout, jobId: string, supplyId?: string): Finding[] {
+    return checkJob(layout, jobId, { supplyId });
   },
   /** Every state of a locomotive, and on a DC track its throttle sweep. */
-  async vehicleStates(
+  vehicleStates(
     layout: Layout,
     jobId: string,
     onSupply?: string,
-  ): Promise<{ table: TruthTable; sweep: ThrottleSweep | null }> {
-    const [{ vehicleOf }, { truthTable }, { throttleSweep }] = await Promise.all([
-      import('../../core/study/locomotive/vehicle'),
-      import('../../core/study/locomotive/states'),
-      import('../../core/study/locomotive/throttle-sweep'),
-    ]);
-    const vehicle = vehicleOf(layout, jobId, onSupply);
-    return { table: truthTable(vehicle), sweep: throttleSweep(vehicle) };
+  ): { table: TruthTable; sweep: ThrottleSweep | null } {
+    const bench = benchOf(layout, jobId, { supplyId: onSupply });
+    const solver = new Solver(bench);
+    return { table: truthTable(bench, solver), sweep: throttleSweep(bench, solver) };
   },
   /** Resistors that put each role at its light beside a lamp that looks right. */
   async equalLight(
@@ -186,19 +181,13 @@ const tasks = {
     referenceId: string,
     onSupply?: string,
   ): Promise<EqualLightStudy> {
-    const [{ vehicleOf }, { equalLight }] = await Promise.all([
-      import('../../core/study/locomotive/vehicle'),
-      import('../../core/study/locomotive/equal-light'),
-    ]);
-    return equalLight(vehicleOf(layout, jobId, onSupply), referenceId);
+    const { equalLight } = await import('../../core/kinds/locomotive/equal-light');
+    return equalLight(benchOf(layout, jobId, { supplyId: onSupply }), referenceId);
   },
   /** The fewest touches that expose every single wiring fault. */
   async shortestProof(layout: Layout, jobId: string, onSupply?: string): Promise<ShortestProof | null> {
-    const [{ vehicleOf }, { shortestProof }] = await Promise.all([
-      import('../../core/study/locomotive/vehicle'),
-      import('../../core/study/locomotive/shortest-proof'),
-    ]);
-    return shortestProof(vehicleOf(layout, jobId, onSupply));
+    const { shortestProof } = await import('../../core/study/shortest-proof');
+    return shortestProof(benchOf(layout, jobId, { supplyId: onSupply }));
   },
   /** Puts a coach on its loop. */
   async startRun(start: RunStart): Promise<void> {

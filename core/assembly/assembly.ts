@@ -1,5 +1,5 @@
 import type { WireColour, WireRole } from '../document/wire-legend';
-import type { BuiltInRecord } from '../document/coach-record';
+import type { BuiltInRecord } from '../document/lamp-record';
 import type { BulbPart } from '../part/bulb';
 import type { DecoderOutput } from '../part/decoder-type';
 import type { LedPart } from '../part/led';
@@ -10,7 +10,7 @@ export interface Terminal {
   readonly terminal: string;
 }
 
-type DocumentPath = readonly (string | number)[];
+export type DocumentPath = readonly (string | number)[];
 
 interface PartBase {
   readonly id: string;
@@ -18,13 +18,24 @@ interface PartBase {
   readonly label: string;
   /** Where in the document it comes from. */
   readonly path: DocumentPath;
+  /** The line, circuit and lamp it belongs to; null where it belongs to none. */
+  readonly line: string | null;
+  readonly circuit: string | null;
+  readonly lamp: string | null;
+  /** Which paths of the document decide its figures, so that whoever changes one need not know the record. */
+  readonly decides: Readonly<Partial<Record<Figure, DocumentPath>>>;
 }
+
+/** Figures of a part that a person chooses. */
+export type Figure =
+  'ohms' | 'ratedWatts' | 'amps' | 'farads' | 'ratedVolts' | 'outVolts' | 'dropoutVolts' | 'on' | 'reversed';
 
 /** The parts on the bench, by kind, with the names of their terminals. */
 export type Part = PartBase &
   (
     | { readonly kind: 'rails'; readonly supplyId: string }
-    | { readonly kind: 'switch'; readonly on: boolean }
+    | { readonly kind: 'switch'; readonly name: string; readonly on: boolean }
+    | { readonly kind: 'fuse'; readonly amps: number }
     | {
         readonly kind: 'bridge';
         readonly diode: 'silicon' | 'schottky';
@@ -34,7 +45,7 @@ export type Part = PartBase &
     | {
         readonly kind: 'diode';
         readonly diode: 'silicon' | 'schottky';
-        readonly role: 'rectifier' | 'charge' | 'steering';
+        readonly role: 'rectifier' | 'discharge' | 'steering';
       }
     | {
         readonly kind: 'regulator';
@@ -53,24 +64,25 @@ export type Part = PartBase &
     | {
         readonly kind: 'lamp';
         readonly led: LedPart;
-        /** What is hidden in it besides what its type has. */
+        /** The other colour of a two-colour lamp, which lies the other way round behind the same leads. */
+        readonly second: LedPart | null;
+        /** What is hidden in it besides what its type has; both colours share it. */
         readonly builtIn: BuiltInRecord;
-        readonly placeMillimetres: number;
+        /** What leaks past its junctions; null for a sound one. */
+        readonly leakOhms: number | null;
         readonly number: number;
-        readonly lampId: string;
-        readonly groupId: string | null;
       }
     | {
         readonly kind: 'bulb';
         readonly bulb: BulbPart;
         readonly number: number;
-        readonly lampId: string;
-        readonly groupId: string | null;
       }
     | {
         readonly kind: 'decoder';
         readonly outputs: readonly DecoderOutput[];
         readonly onOhms: number;
+        /** What it takes for itself. */
+        readonly ownAmps: number;
         /** Taken out of its socket: its contacts are bare. */
         readonly unplugged: boolean;
       }
@@ -89,6 +101,7 @@ const MOST_OUTPUTS = 10;
 export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   rails: ['right', 'left'],
   switch: ['one', 'two'],
+  fuse: ['one', 'two'],
   bridge: ['right', 'left', 'plus', 'minus'],
   diode: ['anode', 'cathode'],
   regulator: ['in', 'out', 'common'],
@@ -120,14 +133,26 @@ export interface Lead {
   readonly jointOhms: number;
 }
 
+/** Where the lamps of a line hang, behind all that stands in it. */
+export interface LineEnd {
+  readonly line: string;
+  /** For a line that is built once for each way: 1 conducts while lead one is positive, -1 the other way; else null. */
+  readonly way: 1 | -1 | null;
+  readonly plus: Terminal;
+  readonly minus: Terminal;
+}
+
 /** What is on the bench, or will be: the physical truth that drawings, sheets and the netlist come from. */
 export interface Assembly {
   readonly jobId: string;
   readonly parts: readonly Part[];
   readonly leads: readonly Lead[];
-  /** Where the roof line begins: what the lamps hang between. */
-  readonly roof: { readonly plus: Terminal; readonly minus: Terminal };
+  readonly lines: readonly LineEnd[];
 }
+
+/** A part that shines: a lamp of one or two colours, or a bulb. */
+export type ShiningPart = Extract<Part, { kind: 'lamp' | 'bulb' }>;
+export const shines = (part: Part): part is ShiningPart => part.kind === 'lamp' || part.kind === 'bulb';
 
 export const terminalKey = (t: Terminal): string => `${t.part}.${t.terminal}`;
 

@@ -6,7 +6,13 @@ import type { Part } from './assembly';
 /** A decoder's negative side, which no wire leads out of it. */
 const DECODER_MINUS = 'decoder_minus';
 
-/** A decoder as its lamps see it: a full bridge from the rails, and a switch to its negative side at each output. */
+/** What a decoder takes for itself goes through a linear regulator: the same from a few volts on (typical, from memory). */
+const OWN_KNEE_VOLTS = 1.5;
+
+/**
+ * A decoder as its lamps see it: a full bridge from the rails, what it takes for itself behind it, and
+ * a switch to its negative side at each output.
+ */
 export function decoderElements(
   part: Extract<Part, { kind: 'decoder' }>,
   node: (terminal: string) => string,
@@ -42,6 +48,15 @@ export function decoderElements(
     diode(4, DECODER_MINUS, black),
     bleed('r_decoder_bleed_plus', blue),
     bleed('r_decoder_bleed_minus', DECODER_MINUS),
+    {
+      kind: 'limiter',
+      id: 'i_decoder_own',
+      a: blue,
+      b: DECODER_MINUS,
+      limitAmps: part.ownAmps,
+      kneeVolts: OWN_KNEE_VOLTS,
+      of: of('own current'),
+    },
     ...part.outputs.map((output): Element => ({
       kind: 'switch',
       id: elementId('x', 'decoder', output.id),

@@ -3,11 +3,10 @@ import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
 import { onDecoder, vehicleId } from '../../tests/vehicles';
 import { change } from '../document/patch';
-import { coachIn } from '../document/jobs';
+import { coachIn } from '../kinds/coach/jobs';
 import { benchOf } from '../study/bench';
-import { steadyStudy } from '../study/steady';
-import { truthTable } from '../study/locomotive/states';
-import { vehicleOf } from '../study/locomotive/vehicle';
+import { usualReadings } from '../study/solver';
+import { truthTable } from '../study/truth-table';
 import { plainName, elementId } from './element-id';
 import type { Layout } from '../document/layout';
 
@@ -50,9 +49,9 @@ describe('names of elements', () => {
         [other]: { ...lamp, part: 'strip-warm', order: 2 },
       };
     });
-    const { lamps } = steadyStudy(benchOf(layout, demoJob));
-    expect(lamps.map((l) => l.lampId).sort()).toEqual([one, other].sort());
-    expect(lamps[0].amps.mean).toBeCloseTo(lamps[1].amps.mean, 9);
+    const { dies } = usualReadings(benchOf(layout, demoJob));
+    expect(dies.map((l) => l.lampId).sort()).toEqual([one, other].sort());
+    expect(dies[0].amps.mean).toBeCloseTo(dies[1].amps.mean, 9);
   });
   test.each(pairs)('so is a locomotive with “%s” and “%s”, as lamps and as circuits', (one, other) => {
     const layout: Layout = onDecoder((job) => {
@@ -64,8 +63,8 @@ describe('names of elements', () => {
         [other]: { ...lamp, circuitId: other, order: 2, part: 'strip-warm' },
       };
     });
-    const { rows, unsolved } = truthTable(vehicleOf(layout, vehicleId));
+    const { rows, unsolved } = truthTable(benchOf(layout, vehicleId));
     expect(unsolved).toEqual([]);
-    expect(new Set(rows[0].lamps.map((l) => l.lampId))).toEqual(new Set([one, other]));
+    expect(new Set(rows[0].dies.map((l) => l.lampId))).toEqual(new Set([one, other]));
   });
 });

@@ -1,9 +1,9 @@
 import { GROUND, type Element, type Provenance } from '../circuit/netlist';
 import { filamentOhms } from '../part/bulb';
-import { fitLed } from '../part/led';
+import { fitLed, type LedPart } from '../part/led';
 import { rectifiers } from '../part/rectifier';
 import { supplyKind, usualControls, type Feeding as SupplyFeeding, type Supply } from '../supply';
-import { terminalsOf, type Part } from './assembly';
+import { terminalsOf, type Part, type ShiningPart } from './assembly';
 import { decoderElements } from './decoder-elements';
 import { BLEED_OHMS, elementId } from './element-id';
 
@@ -50,7 +50,7 @@ export function elementsOf(
       const source = supplyKind(supply).lower(
         supply,
         fed,
-        { controls: feeding.controls ?? usualControls, atHighest: feeding.atHighest },
+        { controls: feeding.controls ?? usualControls, stress: feeding.stress },
         of('supply'),
       );
       if (!contact) return source;
@@ -125,6 +125,17 @@ export function elementsOf(
           b: node('minus'),
           ohms: LEAK_OHM_FARADS / part.farads,
           of: of('leak'),
+        },
+      ];
+    case 'fuse':
+      return [
+        {
+          kind: 'resistor',
+          id: elementId('r', part.id),
+          a: node('one'),
+          b: node('two'),
+          ohms: FUSE_OHM_AMPS / part.amps,
+          of: of('fuse'),
         },
       ];
     case 'switch':
@@ -240,6 +251,8 @@ export function elementsOf(
 
 /** Wheels on clean rail, in series with the track's own resistance, which counts the rest. */
 const CONTACT_OHMS = 0.01;
+/** A small glass fuse drops about 0.1 V at its rating (typical, from memory). */
+export const FUSE_OHM_AMPS = 0.1;
 /** Resistance of a small slide switch, closed. */
 const SWITCH_OHMS = 0.05;
 /** Knee of a two-terminal limiter: it holds its current from about twice this on. */
@@ -249,24 +262,51 @@ const DIVIDER_OHMS = 100e3;
 /** No regulator is without any; at none at all its circuit has no operating point. */
 const LEAST_DROPOUT_VOLTS = 0.01;
 
-/** A lamp's own limiter and resistance, then its junctions in a row; `d_<lamp>` is the first of them. */
+/** The element that carries the current of one colour of a lamp, or of a bulb. */
+export const dieElement = (part: ShiningPart, die: 0 | 1): string =>
+  part.kind === 'bulb' ? elementId('x', part.id) : elementId('d', part.id, die === 0 ? undefined : 'second');
+
+/** The nodes one colour of a lamp itself lies between, behind what is built in; of a bulb its ends. */
+export function dieNodes(
+  part: ShiningPart,
+  die: 0 | 1,
+  node: (terminal: string) => string,
+): [string, string] {
+  if (part.kind === 'bulb') return [node('one'), node('two')];
+  const inner = innerNode(part, node('anode'));
+  return die === 0 ? [inner, node('cathode')] : [node('cathode'), inner];
+}
+
+/** Behind a lamp's own limiter and the resistance both of its colours share. */
+const innerNode = (part: Extract<Part, { kind: 'lamp' }>, anode: string): string =>
+  sharedOhms(part) > 0 || part.builtIn.kind === 'limiter' ? elementId('n', part.id, 'in') : anode;
+
+/** Resistance in the common lead of a lamp's colours, in ohms. */
+function sharedOhms({ led, second, builtIn }: Extract<Part, { kind: 'lamp' }>): number {
+  const own = second ? Math.min(led.builtInOhms, second.builtInOhms) : led.builtInOhms;
+  return own + (builtIn.kind === 'resistor' ? builtIn.ohms : 0);
+}
+
+/**
+ * A lamp's own limiter and resistance, then its junctions in a row; those of a second colour lie the
+ * other way round behind the same resistance.
+ */
 function lampElements(
   part: Extract<Part, { kind: 'lamp' }>,
   anode: string,
   cathode: string,
   of: Provenance,
 ): Element[] {
-  const { led, builtIn } = part;
+  const { led, second, builtIn } = part;
   const elements: Element[] = [];
-  const inner = (n: number): string => elementId('n', part.id, n);
+  const inner = innerNode(part, anode);
+  const ohms = sharedOhms(part);
   let at = anode;
-  let next = 0;
   if (builtIn.kind === 'limiter') {
-    const b = inner(next++);
-    const id = elementId('x', part.id);
+    const b = ohms > 0 ? elementId('n', part.id, 'limited') : inner;
     elements.push({
       kind: 'limiter',
-      id,
+      id: elementId('x', part.id),
       a: at,
       b,
       limitAmps: builtIn.amps,
@@ -275,24 +315,40 @@ function lampElements(
     });
     at = b;
   }
-  const ohms = led.builtInOhms + (builtIn.kind === 'resistor' ? builtIn.ohms : 0);
-  if (ohms > 0) {
-    const b = inner(next++);
-    elements.push({ kind: 'resistor', id: elementId('r', part.id), a: at, b, ohms, of });
-    at = b;
-  }
-  const model = fitLed(led);
-  for (let i = 1; i <= led.inSeries; i++) {
-    const b = i === led.inSeries ? cathode : inner(next++);
+  if (ohms > 0) elements.push({ kind: 'resistor', id: elementId('r', part.id), a: at, b: inner, ohms, of });
+  const row = (die: 0 | 1, from: string, to: string, type: LedPart): void => {
+    const model = fitLed(type);
+    const own = type.builtInOhms - (second ? Math.min(led.builtInOhms, second.builtInOhms) : led.builtInOhms);
+    let node = from;
+    if (own > 0) {
+      const b = elementId('n', part.id, `own${die}`);
+      elements.push({
+        kind: 'resistor',
+        id: elementId('r', part.id, `own${die}`),
+        a: node,
+        b,
+        ohms: own,
+        of,
+      });
+      node = b;
+    }
+    for (let i = 1; i <= type.inSeries; i++) {
+      const b = i === type.inSeries ? to : elementId('n', part.id, `${die}_${i}`);
+      const id = i === 1 ? dieElement(part, die) : elementId('d', part.id, die === 0 ? i : `second_${i}`);
+      elements.push({ kind: 'diode', id, a: node, b, model, of });
+      node = b;
+    }
+  };
+  row(0, inner, cathode, led);
+  if (second) row(1, cathode, inner, second);
+  if (part.leakOhms !== null)
     elements.push({
-      kind: 'diode',
-      id: elementId('d', part.id, i === 1 ? undefined : i),
-      a: at,
-      b,
-      model,
+      kind: 'resistor',
+      id: elementId('r', part.id, 'leak'),
+      a: inner,
+      b: cathode,
+      ohms: part.leakOhms,
       of,
     });
-    at = b;
-  }
   return elements;
 }

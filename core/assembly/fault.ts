@@ -3,6 +3,10 @@ import { terminalKey, terminalsOf, type Assembly, type Lead, type Terminal } fro
 /** A solder bridge. */
 const SHORT_OHMS = 0.01;
 
+/** Light that is left of a lamp that got too hot, and what leaks past its junction (typical, from memory). */
+const DAMAGED_SHARE = 0.3;
+const DAMAGED_OHMS = 2200;
+
 /** Something gone wrong on the bench, tried as an argument; never stored. */
 export type Fault =
   | { readonly kind: 'open'; readonly lead: string }
@@ -10,6 +14,8 @@ export type Fault =
   | { readonly kind: 'cold-joint'; readonly lead: string; readonly ohms: number }
   | { readonly kind: 'wrong-value'; readonly part: string; readonly ohms: number }
   | { readonly kind: 'short'; readonly part: string }
+  /** A lamp that got too hot under the iron: dim, and it leaks. */
+  | { readonly kind: 'overheated'; readonly part: string }
   /** Of these leads, what should end at one terminal ends at the other, and the other way round. */
   | {
       readonly kind: 'exchanged';
@@ -76,6 +82,15 @@ export function withFault(assembly: Assembly, fault: Fault): Assembly {
         ),
       };
     }
+    case 'overheated':
+      return {
+        ...assembly,
+        parts: assembly.parts.map((p) =>
+          p.id === fault.part && p.kind === 'lamp'
+            ? { ...p, led: { ...p.led, lumens: DAMAGED_SHARE * p.led.lumens }, leakOhms: DAMAGED_OHMS }
+            : p,
+        ),
+      };
     case 'wrong-value':
       return {
         ...assembly,

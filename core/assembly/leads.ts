@@ -1,9 +1,11 @@
 import { plugs, standardColour } from '../part/plug';
 import { decoderTypes } from '../part/decoder-type';
 import type { WireColour, WireRole } from '../document/wire-legend';
-import type { LampCircuitRecord, LocomotiveRecord } from '../document/locomotive-record';
+import type { Terminal } from './assembly';
+import type { JobCore } from '../document/job-record';
+import type { LineRecord } from '../document/wiring-record';
 
-/** Where one of a circuit's two leads goes, by the name it has there. */
+/** Where one of a line's two leads goes, by the name it has there. */
 export interface LeadEnd {
   /** "right rail, at the pickups", "output 1, white, pin 6". */
   readonly name: string;
@@ -11,7 +13,7 @@ export interface LeadEnd {
   readonly short: string;
   readonly colour: WireColour;
   /** Which terminal of the assembly it is. */
-  readonly terminal: string;
+  readonly terminal: Terminal;
   readonly role: WireRole;
 }
 
@@ -22,25 +24,29 @@ const tapWords = {
 } as const;
 
 /**
- * The two leads that feed a circuit: the first goes to its resistors and switch, the second back.
- * Each is named by the rail, motor tag, contact or pin it comes from, swapped where they are built so.
+ * The two leads a line begins with: the first goes towards the plus side, the second back. Each is
+ * named by the rail, motor tag, contact or pin it comes from, swapped where they are built so.
+ * @returns null for a line that another one feeds
  */
-export function leadsOf(job: LocomotiveRecord, circuit: LampCircuitRecord): readonly [LeadEnd, LeadEnd] {
-  const { feed } = circuit;
+export function leadsOf(
+  { decoder, legend }: Pick<JobCore, 'decoder' | 'legend'>,
+  { from, swapped }: Pick<LineRecord, 'from' | 'swapped'>,
+): readonly [LeadEnd, LeadEnd] | null {
+  if (from.kind === 'line') return null;
   let pair: [LeadEnd, LeadEnd];
-  if (feed.kind === 'track' || !job.decoder) {
-    const tap = feed.kind === 'track' ? feed.tap : 'pickups';
+  if (from.kind === 'supply' || !decoder) {
+    const tap = from.kind === 'supply' ? from.tap : 'pickups';
     const tag = tap === 'motor-tags' ? { right: 'orange side', left: 'grey side' } : null;
-    const end = (side: 'right' | 'left', colour: WireColour): LeadEnd => ({
+    const end = (side: 'right' | 'left'): LeadEnd => ({
       name: `${side} rail, ${tapWords[tap]}${tag ? ` (${tag[side]})` : ''}`,
       short: `${side} rail`,
-      colour,
-      terminal: `rails.${side}`,
+      colour: legend[side],
+      terminal: { part: 'rails', terminal: side },
       role: side,
     });
-    pair = [end('right', 'red'), end('left', 'black')];
+    pair = [end('right'), end('left')];
   } else {
-    const plug = plugs[job.decoder.plug];
+    const plug = plugs[decoder.plug];
     const pin = (role: string): string => {
       const found = plug.pins.find((p) => p.role === role);
       return found && plug.id !== 'wires' ? `, pin ${found.pin}` : ', loose wire';
@@ -49,34 +55,37 @@ export function leadsOf(job: LocomotiveRecord, circuit: LampCircuitRecord): read
       common: {
         name: `common positive, blue${pin('common')}`,
         short: 'blue +',
-        colour: 'blue',
-        terminal: 'decoder.blue',
+        colour: legend.plus,
+        terminal: { part: 'decoder', terminal: 'blue' },
       },
       'right-rail': {
         name: `right rail, red${pin('right-rail')}`,
         short: 'right rail',
-        colour: 'red',
-        terminal: 'decoder.red',
+        colour: legend.right,
+        terminal: { part: 'decoder', terminal: 'red' },
       },
       'left-rail': {
         name: `left rail, black${pin('left-rail')}`,
         short: 'left rail',
-        colour: 'black',
-        terminal: 'decoder.black',
+        colour: legend.left,
+        terminal: { part: 'decoder', terminal: 'black' },
       },
     } as const;
-    const output = decoderTypes[job.decoder.type].outputs.find((o) => o.id === feed.output);
-    const colour = standardColour(feed.output as `out${number}`);
+    const output = decoderTypes[decoder.type].outputs.find((o) => o.id === from.output);
+    const colour = standardColour(from.output as `out${number}`);
     pair = [
-      { ...plus[feed.returnTo], role: 'plus' },
       {
-        name: `${output?.name.toLowerCase() ?? feed.output}${pin(feed.output)}`,
-        short: output?.name.replace('Output ', 'out ').replace(', ', ' ') ?? feed.output,
+        ...plus[from.returnTo],
+        role: from.returnTo === 'common' ? 'plus' : from.returnTo === 'right-rail' ? 'right' : 'left',
+      },
+      {
+        name: `${output?.name.toLowerCase() ?? from.output}${pin(from.output)}`,
+        short: output?.name.replace('Output ', 'out ').replace(', ', ' ') ?? from.output,
         colour: colour ?? 'brown',
-        terminal: `decoder.${feed.output}`,
+        terminal: { part: 'decoder', terminal: from.output },
         role: 'lamp',
       },
     ];
   }
-  return circuit.leadsSwapped ? [pair[1], pair[0]] : pair;
+  return swapped ? [pair[1], pair[0]] : pair;
 }

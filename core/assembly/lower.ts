@@ -29,8 +29,9 @@ export function lower(assembly: Assembly, supply: Supply, feeding: Feeding = {})
   const node = (part: Part, terminal: string): string =>
     names.get(nets.get(terminalKey({ part: part.id, terminal }))!)!;
   const elements: Element[] = [];
+  const out = new Set(leftOut);
   for (const part of assembly.parts) {
-    if (leftOut.includes(part.id)) continue;
+    if (out.has(part.id)) continue;
     elements.push(...elementsOf(part, (terminal) => node(part, terminal), supply, feeding));
   }
   for (const lead of assembly.leads) {
@@ -66,19 +67,31 @@ function reachable(
   assembly: Assembly,
   nets: ReadonlyMap<string, string>,
 ): { reached: Set<string>; leftOut: string[] } {
-  const reached = new Set([nets.get('rails.left')!, nets.get('rails.right')!]);
-  const spans = assembly.parts.map((p) =>
-    terminalsOf[p.kind].map((terminal) => nets.get(terminalKey({ part: p.id, terminal }))!),
-  );
-  const joints = assembly.leads
-    .filter((l) => l.jointOhms > 0)
-    .map((l) => [nets.get(terminalKey(l.from))!, nets.get(terminalKey(l.to))!]);
-  for (let grown = true; grown;) {
-    grown = false;
-    for (const span of [...spans, ...joints]) {
-      if (!span.some((n) => reached.has(n)) || span.every((n) => reached.has(n))) continue;
-      span.forEach((n) => reached.add(n));
-      grown = true;
+  const spans = [
+    ...assembly.parts.map((p) =>
+      terminalsOf[p.kind].map((terminal) => nets.get(terminalKey({ part: p.id, terminal }))!),
+    ),
+    ...assembly.leads
+      .filter((l) => l.jointOhms > 0)
+      .map((l) => [nets.get(terminalKey(l.from))!, nets.get(terminalKey(l.to))!]),
+  ];
+  const at = new Map<string, number[]>();
+  spans.forEach((span, i) => {
+    for (const net of span) {
+      const met = at.get(net);
+      if (met) met.push(i);
+      else at.set(net, [i]);
+    }
+  });
+  const todo = [nets.get('rails.left')!, nets.get('rails.right')!];
+  const reached = new Set(todo);
+  for (let net = todo.pop(); net !== undefined; net = todo.pop()) {
+    for (const i of at.get(net) ?? []) {
+      for (const next of spans[i]) {
+        if (reached.has(next)) continue;
+        reached.add(next);
+        todo.push(next);
+      }
     }
   }
   const leftOut = assembly.parts.filter((_, i) => !spans[i].some((n) => reached.has(n))).map((p) => p.id);

@@ -1,3 +1,4 @@
+import { condition } from '../../tests/roof';
 import { describe, expect, test } from 'vitest';
 import { drawCircuit, drawnConnections } from '../../app/drawings/circuit/geometry';
 import { demo, demoJob } from '../../tests/generated';
@@ -5,11 +6,11 @@ import { change } from '../document/patch';
 import { rectifierNames } from '../document/rectifier-names';
 import { usualSupply } from '../document/usual-supply';
 import { supplyKinds, type SupplyKindName } from '../supply';
-import { schools } from '../study/schools';
+import { schools } from '../kinds/coach/schools';
 import { looseTerminals, netsOf, terminalsOf } from './assembly';
-import { assembleCoach } from './coach';
+import { assemble } from './assemble';
 import { lower } from './lower';
-import { coachIn } from '../document/jobs';
+import { coachIn } from '../kinds/coach/jobs';
 import type { Layout } from '../document/layout';
 
 const kinds = Object.keys(supplyKinds) as SupplyKindName[];
@@ -21,7 +22,7 @@ const laid = (kind: SupplyKindName, recipe: Parameters<typeof change>[1]): Layou
 
 /** Whether drawing, leads and netlist connect the same terminals. */
 function connectsAlike(layout: Layout): void {
-  const assembly = assembleCoach(layout, demoJob);
+  const assembly = assemble(layout, demoJob);
   const drawn = drawnConnections(drawCircuit(assembly));
   const nets = netsOf(assembly);
   const { nodeOf } = lower(assembly, layout.supplies.track);
@@ -46,7 +47,7 @@ describe('drawn, laid and solved connect alike', () => {
     (rectifier, chargeDiode) => {
       connectsAlike(
         laid('ac-track', (draft) => {
-          Object.assign(coachIn(draft, demoJob).conditioning, { rectifier, chargeDiode });
+          condition(coachIn(draft, demoJob), { rectifier, chargeDiode });
         }),
       );
     },
@@ -65,7 +66,7 @@ describe('the legend is kept all the way', () => {
       });
     });
     const { legend } = coachIn(layout, demoJob);
-    const { leads } = assembleCoach(layout, demoJob);
+    const { leads } = assemble(layout, demoJob);
     for (const lead of leads) expect(lead.colour).toBe(legend[lead.role]);
     const fromRails = leads.filter((l) => l.from.part === 'rails');
     expect(fromRails.map((l) => [l.from.terminal, l.role])).toEqual([
@@ -74,12 +75,12 @@ describe('the legend is kept all the way', () => {
     ]);
   });
   test('fairy lamps hang on lacquered wire', () => {
-    const { leads } = assembleCoach(demo(), 'heritage-coach');
+    const { leads } = assemble(demo(), 'heritage-coach');
     const lampLeads = leads.filter((l) => l.to.part.startsWith('lamp-'));
     expect(new Set(lampLeads.map((l) => l.colour))).toEqual(new Set(['lacquered']));
   });
   test('a cell has its switch in the plus line', () => {
-    const { parts } = assembleCoach(demo(), 'heritage-coach');
+    const { parts } = assemble(demo(), 'heritage-coach');
     expect(parts.map((p) => p.kind).slice(0, 2)).toEqual(['rails', 'switch']);
     expect(terminalsOf.switch).toEqual(['one', 'two']);
   });

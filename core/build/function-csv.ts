@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 import { effects, type EffectName } from '../part/output-effect';
 import { keyWords } from './function-sheet';
-import { usualRule } from '../supply/function-map';
+import { usualRule } from '../supply/drivers/function-map';
 import type { DecoderType } from '../part/decoder-type';
-import type { OutputKey, OutputRule } from '../supply/decoder-output';
+import type { OutputKey, OutputRule } from '../supply/drivers/decoder';
 
 const COLUMNS = ['output', 'functions', 'moving', 'unless', 'brightness', 'effect'] as const;
 type Column = (typeof COLUMNS)[number];

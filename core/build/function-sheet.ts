@@ -1,10 +1,11 @@
 import { decoderTypes } from '../part/decoder-type';
 import { plugs, standardColour } from '../part/plug';
+import { chainOf } from '../document/line-stages';
 import { inOrder } from '../document/in-order';
-import { lampName } from '../document/lamp-name';
 import { effects } from '../part/output-effect';
-import type { OutputKey, OutputRule } from '../supply/decoder-output';
-import type { LocomotiveRecord } from '../document/locomotive-record';
+import type { OutputKey, OutputRule } from '../supply/drivers/decoder';
+import type { AnyJob } from '../document/layout';
+import type { LampCore } from '../document/lamp-record';
 
 /** One line of the sheet people want first: what a press does, where it is soldered, what it lights. */
 export interface FunctionLine {
@@ -36,15 +37,21 @@ export function ruleWords(rule: OutputRule | undefined): string {
   return rule.keys.map(keyWords).join(', ') + when + unless;
 }
 
-/** Function, pad, wire colour, lamps, brightness: a line for every output of a job's decoder, spare ones too. */
-export function functionSheet(job: LocomotiveRecord): FunctionLine[] {
+/**
+ * Function, pad, wire colour, lamps, brightness: a line for every output of a job's decoder, spare ones too.
+ * @param names of the lamps, by id
+ */
+export function functionSheet(job: AnyJob, names: ReadonlyMap<string, string>): FunctionLine[] {
   const { decoder } = job;
   if (!decoder) return [];
   const plug = plugs[decoder.plug];
   return decoderTypes[decoder.type].outputs.map(({ id, name, level }) => {
     const rule = decoder.outputs[id] as OutputRule | undefined;
-    const circuits = inOrder(job.circuits).filter((c) => c.feed.kind === 'output' && c.feed.output === id);
-    const lamps = inOrder(job.lamps).filter((l) => circuits.some((c) => c.id === l.circuitId));
+    const circuits = inOrder(job.circuits).filter((c) => {
+      const { from } = chainOf(job, c.lineId)[0];
+      return from.kind === 'output' && from.output === id;
+    });
+    const lamps = inOrder<LampCore>(job.lamps).filter((l) => circuits.some((c) => c.id === l.circuitId));
     const pin = plug.pins.find((p) => p.role === id);
     const step = decoder.stepped?.outputs.indexOf(id) ?? -1;
     const presses = [
@@ -57,7 +64,7 @@ export function functionSheet(job: LocomotiveRecord): FunctionLine[] {
       functions: presses.join('; '),
       pad: pin && plug.id !== 'wires' ? `pin ${pin.pin}` : level === 'logic' ? 'signal pad' : 'loose wire',
       colour: standardColour(id),
-      lamps: lamps.map((l) => lampName(job, l.id)),
+      lamps: lamps.map((l) => names.get(l.id) ?? l.id),
       brightness: rule?.brightness ?? 1,
       effect: effects[rule?.effect ?? 'steady'],
       spare: lamps.length === 0 && presses.length === 0,

@@ -1,15 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { boatTrain } from '../../tests/generated';
-import { locomotiveIn } from '../document/jobs';
+import { locomotiveIn } from '../kinds/locomotive/jobs';
 import { decoderTypes } from '../part/decoder-type';
 import { effects, type EffectName } from '../part/output-effect';
 import { readFunctionCsv, writeFunctionCsv } from './function-csv';
 import { functionSheet } from './function-sheet';
-import type { OutputRule } from '../supply/decoder-output';
+import { lampNames } from '../kinds/locomotive/lamp-name';
+import type { OutputRule } from '../supply/drivers/decoder';
+
+const sheetOf = (id: string) => {
+  const job = locomotiveIn(boatTrain(), id);
+  return functionSheet(job, lampNames(job));
+};
 
 describe('the sheet people want first', () => {
-  const sheet = functionSheet(locomotiveIn(boatTrain(), 'railcar-tern'));
+  const sheet = sheetOf('railcar-tern');
   test('function, pad, wire colour, lamps and brightness of every output', () => {
     expect(sheet.map((l) => [l.functions, l.pad, l.colour, l.brightness])).toEqual([
       ['F0 forward', 'pin 6', 'white', 1],
@@ -25,12 +31,11 @@ describe('the sheet people want first', () => {
     ]);
   });
   test('spare outputs are listed, steps named by their press', () => {
-    const express = functionSheet(locomotiveIn(boatTrain(), 'express-diesel'));
+    const express = sheetOf('express-diesel');
     expect(express.filter((l) => l.spare).map((l) => l.output)).toEqual(['out8']);
     expect(express.find((l) => l.output === 'out6')!.functions).toBe('F6, press 2');
   });
-  test('no decoder, no sheet', () =>
-    expect(functionSheet(locomotiveIn(boatTrain(), 'diesel-shunter'))).toEqual([]));
+  test('no decoder, no sheet', () => expect(sheetOf('diesel-shunter')).toEqual([]));
 });
 
 describe('a function table as CSV', () => {

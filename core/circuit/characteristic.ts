@@ -1,4 +1,4 @@
-import type { StateSolver } from './state-solver';
+import type { Workspace } from './workspace';
 
 /** Levels a range is solved at on either side of none. */
 const GRID_STEPS = 200;
@@ -12,13 +12,13 @@ const GRID_STEPS = 200;
  * @returns a function whose answer is good until it is called again
  */
 export function characteristic(
-  solver: StateSolver,
+  solver: Workspace,
   source: string,
   figures: number,
   mostVolts: number | null,
 ): (volts: number) => Float64Array {
   const solved = (volts: number): Float64Array => {
-    solver.setSource(source, volts);
+    solver.setLevel(source, volts);
     const row = new Float64Array(figures);
     solver.solve(row);
     return row;

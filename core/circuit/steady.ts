@@ -130,7 +130,20 @@ export function periodicSteadyState(
 ): PeriodicSolution {
   checkStructure(netlist, false);
   const plan = compile(netlist);
-  const probes = probesFor(plan);
+  return periodicOn(plan, probesFor(plan), options);
+}
+
+/**
+ * The periodic steady state of a plan, whose structure has been checked.
+ * @param system where the laps are solved; kept by who asks again and again
+ * @throws CircuitError when no common period exists or it does not converge
+ */
+export function periodicOn(
+  plan: Plan,
+  probes: readonly Probe[],
+  options: PeriodicOptions = {},
+  system = new System(plan, false),
+): PeriodicSolution {
   const period = commonPeriod(plan);
   const atRest = (): System => {
     const rest = new System(plan, true);
@@ -158,6 +171,7 @@ export function periodicSteadyState(
         relative: options.relative ?? PERIOD_ERROR,
       },
       watch,
+      system,
     );
   let stored = options.guess ? Float64Array.from(options.guess) : restStates(atRest());
   const n = stored.length;
@@ -217,7 +231,8 @@ export function periodicSteadyState(
   return { period, stored, spreads: averages.spreads(), iterations };
 }
 
-function restStates(rest: System): Float64Array {
+/** Charges and fluxes of a circuit at rest, in the plan's order of states. */
+export function restStates(rest: System): Float64Array {
   const { states } = rest.plan;
   return states.capacity.map((c, s) =>
     s < states.capacitors ? c * (rest.x[states.a[s]] - rest.x[states.b[s]]) : c * rest.x[states.branch[s]],

@@ -74,7 +74,6 @@ export function givenStates(plan: Plan): Float64Array {
  * show progress or stop.
  */
 export class Transient {
-  readonly system: System;
   readonly step: Step;
   seconds = 0;
   steps = 0;
@@ -113,8 +112,9 @@ export class Transient {
     readonly plan: Plan,
     readonly options: TransientOptions,
     probes: readonly Probe[],
+    /** Where its equations are solved; one run at a time. */
+    readonly system = new System(plan, false),
   ) {
-    this.system = new System(plan, false);
     this.stop = options.stop;
     this.probes = probes;
     // Constant sources have no corners and follow no curve.

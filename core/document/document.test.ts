@@ -1,4 +1,5 @@
-import { coachIn } from './jobs';
+import { condition, roofOf } from '../../tests/roof';
+import { coachIn } from '../kinds/coach/jobs';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
@@ -6,6 +7,7 @@ import { demo, demoJob, generatedLayout } from '../../tests/generated';
 import { checkLayout, readLayout, writeLayout } from './file';
 import { jsonSchema, VERSION } from './layout';
 import { inOrder } from './in-order';
+import { stageOf } from './line-stages';
 import { change, patched } from './patch';
 
 const refusal = (text: string): string => {
@@ -54,8 +56,8 @@ describe('the file', () => {
     ['a newer version', altered((l) => Object.assign(l, { version: 99 })), /newer Hazel Spark \(version 99/],
     [
       'a bad figure',
-      altered((l) => Object.assign(coachIn(l, demoJob).groups.roof, { ohms: -3 })),
-      /jobs\.compartment-coach\.groups\.roof\.ohms/,
+      altered((l) => Object.assign(coachIn(l, demoJob).circuits.roof, { ohms: -3 })),
+      /jobs\.compartment-coach\.circuits\.roof\.ohms/,
     ],
     [
       'a figure as text',
@@ -69,8 +71,8 @@ describe('the file', () => {
     ],
     [
       'no such group',
-      altered((l) => Object.assign(coachIn(l, demoJob).lamps['lamp-2'], { groupId: 'x' })),
-      /lamps\.lamp-2\.groupId/,
+      altered((l) => Object.assign(coachIn(l, demoJob).lamps['lamp-2'], { circuitId: 'x' })),
+      /lamps\.lamp-2\.circuitId/,
     ],
     [
       'no such lamp',
@@ -110,7 +112,7 @@ describe('changes', () => {
   test('the inverse takes a change back', () => {
     const before = demo();
     const made = change(before, (draft) => {
-      coachIn(draft, demoJob).conditioning.reservoir = null;
+      condition(coachIn(draft, demoJob), { reservoir: null });
       delete coachIn(draft, demoJob).lamps['lamp-3'];
     });
     expect(made.layout).not.toEqual(before);
@@ -120,12 +122,9 @@ describe('changes', () => {
   test('a change whose path has gone says so', () => {
     const { patches } = change(
       demo(),
-      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir!.ratedVolts = 35),
+      (draft) => void (stageOf(roofOf(draft), 'reservoir')!.ratedVolts = 35),
     );
-    const { layout } = change(
-      demo(),
-      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir = null),
-    );
+    const { layout } = change(demo(), (draft) => condition(coachIn(draft, demoJob), { reservoir: null }));
     expect(() => patched(layout, patches)).toThrow(/reservoir\.ratedVolts is no longer there/);
   });
   test('order is the person’s', () => {

@@ -40,6 +40,11 @@ export const drawerRecord = z.looseObject({
   resistors: z.record(z.string(), resistorStock),
   reservoirs: z.record(z.string(), reservoirStock),
   lamps: z.record(z.string(), ownLamp),
+  /** What the person tests with: battery volts and the resistor in its lead. */
+  tester: z.looseObject({ volts: z.number().min(1).max(24), ohms: z.number().min(1).max(100_000) }),
 });
+
+/** A 9 V block and 1 kohm (common practice, no source). */
+export const USUAL_TESTER = { volts: 9, ohms: 1000 };
 
 export type OwnLamp = z.infer<typeof ownLamp>;

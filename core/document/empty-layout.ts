@@ -1,3 +1,4 @@
+import { USUAL_TESTER } from './drawer-record';
 import { FORMAT, VERSION, type Layout } from './layout';
 
 /** A layout with nothing in it yet. */
@@ -12,6 +13,6 @@ export function emptyLayout(name: string): Layout {
     jobs: {},
     trains: {},
     lampSets: {},
-    drawer: { resistors: {}, reservoirs: {}, lamps: {} },
+    drawer: { resistors: {}, reservoirs: {}, lamps: {}, tester: { ...USUAL_TESTER } },
   };
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { boatTrain, demo, demoJob } from '../../tests/generated';
 import { attempt, attemptPatches } from './gate';
 import { checkLayout } from './file';
-import { coachIn } from './jobs';
+import { coachIn } from '../kinds/coach/jobs';
 import { repaired } from './repair';
 import { complaintsOf } from './sound';
 import { VERSION } from './layout';
@@ -88,7 +88,7 @@ describe('repair', () => {
       Object.assign(d.supplies.track, { amplitudeVolts: 150 });
       const coach = coachIn(d, demoJob);
       const [first, second, third] = Object.values(coach.lamps) as unknown as Record<string, unknown>[];
-      first.groupId = 'ghost';
+      first.circuitId = 'ghost';
       second.part = 'own:gone';
       third.tint = 7;
       Object.assign(coach, { wantedLux: '55', name: 'n'.repeat(90) });

@@ -14,7 +14,7 @@ import {
   type Stacks,
   type Step,
 } from './history';
-import { coachIn } from './jobs';
+import { coachIn } from '../kinds/coach/jobs';
 import { merged } from './merge';
 import { change, changedBy, patched } from './patch';
 import type { Layout } from './layout';

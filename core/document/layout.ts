@@ -4,15 +4,15 @@ import { leds } from '../part/led';
 import { fitReadings } from '../part/lamp-readings';
 import { scales, type ScaleName } from '../quantity/scale';
 import { bulbs } from '../part/bulb';
-import { coachRecord, type CoachRecord } from './coach-record';
+import { jobRecords, recordFacts, type AnyJob } from '../kinds/records';
 import { drawerRecord } from './drawer-record';
-import { locomotiveRecord, type LocomotiveRecord } from './locomotive-record';
 import { lampSetRecord } from './lamp-set-record';
 import { supplyRecord } from './supply-record';
 import { trainRecord } from './train-record';
+import type { Say } from './job-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 4;
+export const VERSION = 5;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 
@@ -28,7 +28,7 @@ export const layoutRecord = z.looseObject({
   scale: z.enum(scaleNames),
   currency: z.string().min(1).max(8),
   supplies: z.record(z.string(), supplyRecord),
-  jobs: z.record(z.string(), z.discriminatedUnion('kind', [coachRecord, locomotiveRecord])),
+  jobs: z.record(z.string(), z.discriminatedUnion('kind', jobRecords)),
   trains: z.record(z.string(), trainRecord),
   /** Lamp sets of one's own. */
   lampSets: z.record(z.string(), lampSetRecord),
@@ -36,9 +36,7 @@ export const layoutRecord = z.looseObject({
 });
 
 export type Layout = z.infer<typeof layoutRecord>;
-/** A coach; what is said of every job alike takes `AnyJob`. */
-export type Job = CoachRecord;
-export type AnyJob = Layout['jobs'][string];
+export type { AnyJob };
 
 /** What a schema cannot say: references that lead nowhere. As path and reason. */
 export function brokenReferences(layout: Layout): { path: (string | number)[]; reason: string }[] {
@@ -59,10 +57,10 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
   }
   for (const [trainId, train] of Object.entries(layout.trains)) {
     for (const [carId, car] of Object.entries(train.cars)) {
-      if (!Object.hasOwn(layout.jobs, car.jobId) || layout.jobs[car.jobId].kind !== 'coach') {
+      if (!Object.hasOwn(layout.jobs, car.jobId) || !recordFacts(layout.jobs[car.jobId].kind).onRails) {
         broken.push({
           path: ['trains', trainId, 'cars', carId, 'jobId'],
-          reason: `there is no coach “${car.jobId}”`,
+          reason: `there is nothing on rails called “${car.jobId}”`,
         });
       }
     }
@@ -71,36 +69,25 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
     const say = (path: (string | number)[], reason: string): void => {
       broken.push({ path: ['jobs', jobId, ...path], reason });
     };
-    if (!Object.hasOwn(layout.supplies, job.supplyId))
-      say(['supplyId'], `there is no supply “${job.supplyId}”`);
-    if (job.kind === 'coach') brokenInCoach(layout, jobId, job, say);
-    else brokenInLocomotive(layout, job, say);
+    brokenInJob(layout, jobId, job, say);
+    recordFacts(job.kind).broken(job, say);
   }
   return broken;
 }
 
-type Say = (path: (string | number)[], reason: string) => void;
-
-function brokenInCoach(layout: Layout, jobId: string, job: CoachRecord, say: Say): void {
-  if (Object.keys(job.interior.rooms).length === 0)
-    say(['interior', 'rooms'], 'a coach has at least one room');
+/** References of a job that lead nowhere, whatever its kind. */
+function brokenInJob(layout: Layout, jobId: string, job: AnyJob, say: Say): void {
+  for (const key of ['supplyId', 'otherSupplyId'] as const) {
+    const id = key in job ? (job as Partial<Record<typeof key, string | null>>)[key] : null;
+    if (typeof id === 'string' && !Object.hasOwn(layout.supplies, id))
+      say([key], `there is no supply “${id}”`);
+  }
   for (const [variantId, variant] of Object.entries(job.variants)) {
     const stray = variant.patches.find(
       (p) => p.path[0] !== 'jobs' || p.path[1] !== jobId || p.path.length < 3,
     );
     if (stray) say(['variants', variantId], `its patch of ${stray.path.join('.')} is not about this job`);
   }
-  for (const [lampId, lamp] of Object.entries(job.lamps)) {
-    if (!isLampType(layout, lamp.part))
-      say(['lamps', lampId, 'part'], `there is no lamp type “${lamp.part}”`);
-    if (lamp.groupId !== null && !Object.hasOwn(job.groups, lamp.groupId))
-      say(['lamps', lampId, 'groupId'], `there is no group “${lamp.groupId}”`);
-  }
-}
-
-function brokenInLocomotive(layout: Layout, job: LocomotiveRecord, say: Say): void {
-  if (job.otherSupplyId !== null && !Object.hasOwn(layout.supplies, job.otherSupplyId))
-    say(['otherSupplyId'], `there is no supply “${job.otherSupplyId}”`);
   for (const [lampId, lamp] of Object.entries(job.lamps)) {
     if (!isLampType(layout, lamp.part) && !Object.hasOwn(bulbs, lamp.part))
       say(['lamps', lampId, 'part'], `there is no lamp type “${lamp.part}”`);
@@ -109,11 +96,32 @@ function brokenInLocomotive(layout: Layout, job: LocomotiveRecord, say: Say): vo
     if (lamp.circuitId !== null && !Object.hasOwn(job.circuits, lamp.circuitId))
       say(['lamps', lampId, 'circuitId'], `there is no circuit “${lamp.circuitId}”`);
   }
+  for (const [circuitId, { lineId }] of Object.entries(job.circuits))
+    if (!Object.hasOwn(job.lines, lineId))
+      say(['circuits', circuitId, 'lineId'], `there is no line “${lineId}”`);
   const outputs = job.decoder ? decoderTypes[job.decoder.type].outputs.map((o) => o.id) : [];
-  for (const [circuitId, { feed }] of Object.entries(job.circuits)) {
-    if (feed.kind === 'output' && !outputs.includes(feed.output as `out${number}`))
-      say(['circuits', circuitId, 'feed', 'output'], `its decoder has no output “${feed.output}”`);
+  for (const [lineId, { from }] of Object.entries(job.lines)) {
+    if (from.kind === 'output' && !outputs.includes(from.output as `out${number}`))
+      say(
+        ['lines', lineId, 'from', 'output'],
+        job.decoder ? `its decoder has no output “${from.output}”` : 'there is no decoder',
+      );
+    if (from.kind !== 'line') continue;
+    if (!Object.hasOwn(job.lines, from.line))
+      say(['lines', lineId, 'from', 'line'], `there is no line “${from.line}”`);
+    else if (feedsItself(job, lineId)) say(['lines', lineId, 'from', 'line'], 'the line feeds itself');
   }
+}
+
+function feedsItself({ lines }: Pick<AnyJob, 'lines'>, lineId: string): boolean {
+  const seen = new Set<string>();
+  for (let at: string | null = lineId; at !== null && Object.hasOwn(lines, at);) {
+    if (seen.has(at)) return true;
+    seen.add(at);
+    const { from }: AnyJob['lines'][string] = lines[at];
+    at = from.kind === 'line' ? from.line : null;
+  }
+  return false;
 }
 
 /** The published JSON Schema of the file, as plain data. */

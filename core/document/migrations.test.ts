@@ -1,5 +1,5 @@
 import { VERSION } from './layout';
-import { coachIn } from './jobs';
+import { coachIn } from '../kinds/coach/jobs';
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
 import { checkLayout, readLayout, writeLayout } from './file';
@@ -12,7 +12,7 @@ import { emptyLayout } from './empty-layout';
 import { scales, type ScaleName } from '../quantity/scale';
 import { supplyKinds, type SupplyKindName } from '../supply';
 import { benchOf } from '../study/bench';
-import { steadyStudy } from '../study/steady';
+import { usualReadings } from '../study/solver';
 
 /** A layout as version 1 wrote it: one coach on DCC. */
 const first = () => ({
@@ -75,17 +75,17 @@ describe('a file of version 1', () => {
   });
   test('is what it was: the same lamp carries the same current', () => {
     if (!read.ok) throw new Error('it was not read');
-    const steady = steadyStudy(benchOf(read.layout, 'coach'));
+    const steady = usualReadings(benchOf(read.layout, 'coach'));
     // 4.7 kohm behind a silicon bridge on 15 V: about 10.9 V over it (Ohm's law).
-    expect(steady.lamps[0].amps.mean).toBeGreaterThan(10.5 / 4700);
-    expect(steady.lamps[0].amps.mean).toBeLessThan(11.3 / 4700);
+    expect(steady.dies[0].amps.mean).toBeGreaterThan(10.5 / 4700);
+    expect(steady.dies[0].amps.mean).toBeLessThan(11.3 / 4700);
     expect(coachIn(read.layout, 'coach').legend).toEqual(legends.decoder);
     expect(coachIn(read.layout, 'coach').lamps['lamp-1'].tint).toBe('none');
   });
   test('keeps what it does not know, and loses nothing on the way out', () => {
     if (!read.ok) throw new Error('it was not read');
     expect((read.layout as Record<string, unknown>).kept).toEqual({ by: 'a later hand' });
-    expect((coachIn(read.layout, 'coach').groups.roof as Record<string, unknown>).marked).toBe('blue dot');
+    expect((coachIn(read.layout, 'coach').circuits.roof as Record<string, unknown>).marked).toBe('blue dot');
     const again = readLayout(writeLayout(read.layout));
     expect(again.ok && again.layout).toEqual(read.layout);
     expect(again.ok && again.migratedFrom).toBeNull();

@@ -95,3 +95,16 @@ function patchArray(
     into[index] = value;
   }
 }
+
+/** The patches that make one plain value of another, at a path. Lists are replaced whole. */
+export function patchesBetween(before: unknown, after: unknown, path: Patch['path']): Patch[] {
+  if (before === after || JSON.stringify(before) === JSON.stringify(after)) return [];
+  const plain = (v: unknown): v is Plain => typeof v === 'object' && v !== null && !Array.isArray(v);
+  if (!plain(before) || !plain(after)) return [{ op: 'replace', path, value: after }];
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key): Patch[] => {
+    const at = [...path, key];
+    if (!Object.hasOwn(after, key)) return [{ op: 'remove', path: at }];
+    if (!Object.hasOwn(before, key)) return [{ op: 'add', path: at, value: after[key] }];
+    return patchesBetween(before[key], after[key], at);
+  });
+}

@@ -58,7 +58,7 @@ function nearest(issue: Issue, value: unknown): unknown {
 /** What a reference that leads nowhere may be instead. */
 function safeReference(path: Path, layout: Layout): unknown {
   const field = path[path.length - 1];
-  if (['groupId', 'circuitId', 'otherSupplyId', 'secondPart'].includes(String(field))) return null;
+  if (['circuitId', 'otherSupplyId', 'secondPart'].includes(String(field))) return null;
   if (field === 'part') return USUAL_LAMP;
   if (field === 'supplyId') return Object.keys(layout.supplies)[0];
   return undefined;
@@ -93,7 +93,7 @@ function entryAround(path: Path): Path | null {
     'reservoirs',
     'readings',
   ];
-  const inner = ['lamps', 'groups', 'circuits', 'variants', 'rooms', 'seatBacks', 'things'];
+  const inner = ['lamps', 'lines', 'stages', 'circuits', 'variants', 'rooms', 'seatBacks', 'things'];
   for (let i = path.length - 2; i >= 0; i--)
     if ([...collections, ...inner].includes(String(path[i]))) return path.slice(0, i + 2);
   return null;

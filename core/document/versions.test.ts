@@ -1,7 +1,8 @@
+import { condition } from '../../tests/roof';
 import { describe, expect, test } from 'vitest';
 import { boatTrain, demoJob } from '../../tests/generated';
 import { change } from './patch';
-import { coachIn } from './jobs';
+import { coachIn } from '../kinds/coach/jobs';
 import { differences } from './differences';
 import { labelsOf, versionsOf } from './versions';
 import { thinnedOut } from './thinning';
@@ -106,7 +107,7 @@ describe('differences', () => {
     const after = change(boatTrain(), (d) => {
       const job = coachIn(d, demoJob);
       job.wantedLux = 80;
-      job.conditioning.reservoir = null;
+      condition(job, { reservoir: null });
       delete job.lamps['lamp-3'];
       d.jobs['luggage-van'].name = 'Van';
       job.fit.blackedOut.roof = !job.fit.blackedOut.roof;
@@ -114,7 +115,7 @@ describe('differences', () => {
     const told = differences(boatTrain(), after).map((d) => `${d.what}: ${d.before} → ${d.after}`);
     expect(told).toHaveLength(5);
     expect(told.some((t) => /^“Compartment coach 14”, wanted: \d+ lx → 80 lx$/.test(t))).toBe(true);
-    expect(told.some((t) => /conditioning, reservoir: .*V.* → none$/.test(t))).toBe(true);
+    expect(told.some((t) => /^“Roof”, stages: kind “reservoir”, .*V → not there$/.test(t))).toBe(true);
     expect(told.some((t) => /“Compartment coach 14”, lamps: .* → not there$/.test(t))).toBe(true);
     expect(told.some((t) => /→ “Van”$/.test(t))).toBe(true);
     expect(told.some((t) => /roof: (yes → no|no → yes)$/.test(t))).toBe(true);

@@ -1,12 +1,8 @@
-import { inOrder } from '../document/in-order';
-import { change } from '../document/patch';
 import { formatQuantity } from '../quantity/format';
-import { benchOf } from '../study/bench';
-import { steadyStudy } from '../study/steady';
-import { extremesOf, remedy } from './remedy';
-import { rule, type Finding } from './finding';
-import { coachIn } from '../document/jobs';
-import type { BuiltInRecord } from '../document/coach-record';
+import { inOrder } from '../document/in-order';
+import { aboutLamps } from './about';
+import { rule, type Judgement } from './finding';
+import type { BuiltInRecord, LampCore } from '../document/lamp-record';
 
 /** What is built in, in words. */
 function heldBy(builtIn: BuiltInRecord): string {
@@ -17,63 +13,53 @@ function heldBy(builtIn: BuiltInRecord): string {
 /** Ready-wired lamps and boards: what is in them is not known, or a second limit is put before it. */
 export const builtIn = rule({
   id: 'built-in',
-  needs: ['steady'],
-  judge(bench, { steady }) {
-    const { job, jobId, layout } = bench;
-    return inOrder(job.groups).flatMap((group): Finding[] => {
-      const members = steady.lamps.filter((l) => job.lamps[l.lampId].groupId === group.id);
-      if (members.length === 0) return [];
-      const shape = {
-        id: `built-in ${group.id}`,
-        rule: 'built-in',
-        paths: [['jobs', jobId, 'groups', group.id, 'builtIn']],
-        terminals: members.map((l) => ({ part: l.part, terminal: 'anode' })),
-      };
-      const amps = Math.max(...members.map((l) => l.amps.mean));
-      if (group.builtIn.kind === 'unknown') {
+  needs: ['now'],
+  about: ({ job }) => Object.values<LampCore>(job.lamps).some((l) => l.builtIn.kind !== 'nothing'),
+  judge: (bench, { now }) =>
+    inOrder(bench.job.circuits).flatMap((circuit): Judgement[] => {
+      const { job, jobId } = bench;
+      const members = inOrder<LampCore>(job.lamps).filter((l) => l.circuitId === circuit.id);
+      const amps = (ids: readonly string[]): number =>
+        Math.max(0, ...now.dies.filter((d) => ids.includes(d.lampId)).map((d) => d.litAmps));
+      const unknown = members.filter((l) => l.builtIn.kind === 'unknown').map((l) => l.id);
+      const known = members.filter((l) => l.builtIn.kind === 'resistor' || l.builtIn.kind === 'limiter');
+      const shape = (ids: readonly string[]) => ({
+        id: `built-in ${circuit.id}`,
+        subject: { circuit: circuit.id, lamps: ids },
+        ...aboutLamps(bench, ids),
+        figures: [{ is: amps(ids), limit: null, unit: 'amp' as const }],
+      });
+      if (unknown.length > 0)
         return [
           {
-            ...shape,
-            severity: group.drive === 'none' ? 'mind' : 'note',
+            ...shape(unknown),
+            severity: circuit.limit === 'none' ? 'mind' : 'note',
             title: 'What is in these lamps is not known',
-            sentence: `They are solved as bare lamps, at ${formatQuantity(amps, 'amp')} each. With a resistor or a board inside they take less.`,
+            sentence: `They are solved as bare lamps, at ${formatQuantity(amps(unknown), 'amp')} each. With a resistor or a board inside they take less.`,
             reason:
               'A ready-wired lamp may hide a resistor, and a board may hold the current already: a second resistor makes them dim, none at all may end them. Read volts and milliamps once or twice, and enter them at the lamps.',
-            figures: { amps },
-            remedies: [],
           },
         ];
-      }
-      const second =
-        group.drive !== 'none' && (group.builtIn.kind === 'resistor' || group.builtIn.kind === 'limiter');
-      if (!second) return [];
-      const without = change(
-        layout,
-        (draft) => void (coachIn(draft, jobId).groups[group.id].drive = 'none'),
-      ).layout;
-      const bare = benchOf(without, jobId);
-      const safe = extremesOf(bare, steadyStudy(bare)).every((e) =>
-        e.steady.lamps.every(
-          (l) => job.lamps[l.lampId].groupId !== group.id || l.amps.greatest <= l.led.greatestAmps,
-        ),
-      );
-      if (!safe) return [];
-      const held = heldBy(group.builtIn);
+      if (circuit.limit === 'none' || known.length === 0 || known.length < members.length) return [];
+      const ids = known.map((l) => l.id);
       return [
         {
-          ...shape,
+          ...shape(ids),
           severity: 'note',
           title: 'Limited twice',
-          sentence: `These lamps hold ${held}, and a second limit stands before it: ${formatQuantity(amps, 'amp')} flow in each.`,
+          sentence: `These lamps hold ${heldBy(known[0].builtIn)}, and a second limit stands before it: ${formatQuantity(amps(ids), 'amp')} flow in each.`,
           reason:
             'What is built in is enough on this supply. A second one is right only to make them dimmer.',
-          figures: { amps },
-          remedies: remedy('Leave the second one out', bench, steady, (draft) => {
-            coachIn(draft, jobId).groups[group.id].drive = 'none';
-            return true;
-          }),
+          cures: [
+            {
+              label: 'Leave the second one out',
+              recipe: (draft) => {
+                draft.jobs[jobId].circuits[circuit.id].limit = 'none';
+              },
+            },
+          ],
+          onlyIfCured: true,
         },
       ];
-    });
-  },
+    }),
 });

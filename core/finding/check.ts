@@ -1,58 +1,232 @@
-import { namedFailure } from '../assembly/named-failure';
-import { cellLifeStudy } from '../study/cell-life';
-import { inrushStudy } from '../study/inrush';
-import { noLoadStudy } from '../study/no-load';
-import { rideStudy } from '../study/ride';
-import { steadyStudy } from '../study/steady';
-import { benchOf, type Bench } from '../study/bench';
-import { slowStudies, type Finding, type Rule, type Studies } from './finding';
+import { CircuitError } from '../circuit/error';
+import { attemptPatches } from '../document/gate';
+import { change, patchesBetween } from '../document/patch';
+import { rulesOf } from '../kinds/rules';
+import { benchIn, benchOf, type Bench, type LaidOut } from '../study/bench';
 import { gravestFirst } from './gravest-first';
-import { extremesOf } from './remedy';
 import { rules } from './rules';
-import { soundRemedies } from './sound-remedies';
-import type { Fault } from '../assembly/fault';
+import { paceOf, StudyDesk, type Pace, type Studies } from './studies';
 import type { Layout } from '../document/layout';
+import type { Cure, Finding, Judgement, Remedy, Rule, Severity } from './finding';
 
-/** Which rules to run: those that need no slow study, those that do, or all. */
-export type Pace = 'quick' | 'slow' | 'all';
+/** Which rules to run: those whose studies are there soon, those that take long, or all. */
+export type Asked = 'quick' | 'slow' | 'all';
 
-const isSlow = (rule: Rule): boolean => rule.needs.some((n) => slowStudies.includes(n));
+/** Rounds in which what a cure newly breaks is mended before the cure is given up. */
+const MOST_ROUNDS = 3;
 
-/**
- * Runs the union of the studies the chosen rules need, each once, and judges.
- * @throws CircuitError when the job cannot be solved
- */
-export function checkBench(bench: Bench, pace: Pace = 'all', known: Partial<Studies> = {}): Finding[] {
-  const chosen = rules.filter((r) => pace === 'all' || isSlow(r) === (pace === 'slow'));
-  const needs = new Set(chosen.flatMap((r) => r.needs));
-  const steady = known.steady ?? steadyStudy(bench);
-  const studies: Studies = {
-    steady,
-    extremes: known.extremes ?? extremesOf(bench, steady),
-    noLoad: needs.has('noLoad') ? (known.noLoad ?? noLoadStudy(bench)) : null,
-    inrush: needs.has('inrush') ? (known.inrush ?? inrushStudy(bench)) : null,
-    ride: needs.has('ride') ? (known.ride ?? rideStudy(bench, steady)) : null,
-    cellLife: needs.has('cellLife') ? (known.cellLife ?? cellLifeStudy(bench)) : null,
-  };
-  return gravestFirst(
-    soundRemedies(
-      bench.layout,
-      chosen.flatMap((r) => r.judge(bench, studies)),
-    ),
+const weight: Readonly<Record<Severity, number>> = { stop: 0, mind: 1, note: 2 };
+const paces: readonly Pace[] = ['frame', 'soon', 'slow'];
+const paceFor = (rule: Rule): Pace =>
+  rule.needs.map((n) => paceOf[n]).reduce((a, b) => (paces.indexOf(b) > paces.indexOf(a) ? b : a), 'frame');
+const isSlow = (rule: Rule): boolean => paceFor(rule) === 'slow';
+
+/** The rules that may be about a job: the common ones, and those of its kind. */
+const rulesFor = ({ job }: Bench): readonly Rule[] => [...rules, ...rulesOf(job.kind)];
+/** What a cure is judged by: what stands within a frame, without the load, and while it charges. */
+const isTrial = (rule: Rule): boolean =>
+  paceFor(rule) === 'frame' || rule.needs.includes('noLoad') || rule.needs.includes('inrush');
+
+export interface Judged extends Judgement {
+  readonly rule: string;
+}
+
+/** What some rules say, each by the studies it needs; a study that fails silences only the rules that need it. */
+function judged(desk: StudyDesk, chosen: readonly Rule[], silenced?: Map<string, string>): Judged[] {
+  const { bench } = desk;
+  const found = chosen.flatMap((rule): Judged[] => {
+    if (rule.about && !rule.about(bench)) return [];
+    try {
+      // Each study is made when a rule asks for it, and kept.
+      const studies = Object.defineProperties(
+        {},
+        Object.fromEntries(rule.needs.map((n) => [n, { get: () => desk.get(n) }])),
+      ) as Studies;
+      return rule.judge(bench, studies).map((j) => ({ ...j, rule: rule.id }));
+    } catch (error) {
+      if (!(error instanceof CircuitError)) throw error;
+      silenced?.set(rule.id, error.message);
+      return [];
+    }
+  });
+  return saidOnce(found);
+}
+
+/** What one cause explains is said once. */
+function saidOnce(found: readonly Judged[]): Judged[] {
+  return found.filter(
+    (f) =>
+      !found.some((cause) => {
+        const { explains } = cause;
+        if (!explains?.rules.includes(f.rule)) return false;
+        return explains.lamps === null || (f.subject?.lamps ?? []).some((l) => explains.lamps!.includes(l));
+      }),
   );
 }
 
-/** Lays a job out and judges it. */
-export function checkJob(
-  layout: Layout,
-  jobId: string,
-  faults: readonly Fault[] = [],
-  pace: Pace = 'all',
+/** What the rules say of a bench, before any cure is tried. */
+export function judge(desk: StudyDesk, asked: Asked = 'all', silenced?: Map<string, string>): Judged[] {
+  const chosen = rulesFor(desk.bench).filter((r) => asked === 'all' || isSlow(r) === (asked === 'slow'));
+  return judged(desk, chosen, silenced);
+}
+
+/** Judges a bench; cures are tried and offered where they hold. */
+export function checkBench(desk: StudyDesk, asked: Asked = 'all'): Finding[] {
+  const { bench } = desk;
+  const all = rulesFor(bench);
+  const silenced = new Map<string, string>();
+  const found = judge(desk, asked, silenced);
+  const trial = new Trial(desk, all, found);
+  const findings = found.flatMap((judgement): Finding[] => {
+    const { cures = [], onlyIfCured, explains, subject = {}, ...finding } = judgement;
+    void explains;
+    const held = cures.flatMap((cure) => {
+      for (const one of [cure].flat()) {
+        const remedy = trial.of(judgement, one);
+        if (remedy) return [{ remedy, says: one.says }];
+      }
+      return [];
+    });
+    if (onlyIfCured && held.length === 0) return [];
+    const says = held.find((h) => h.says !== undefined)?.says;
+    return [
+      {
+        ...finding,
+        subject,
+        reason: says === undefined ? finding.reason : `${finding.reason} ${says}`,
+        remedies: held.map((h) => h.remedy),
+      },
+    ];
+  });
+  return gravestFirst([...findings, ...unjudged(bench, silenced, findings)]);
+}
+
+/** Rules that could not judge, for want of a study, are named; the others stand. */
+function unjudged(
+  { jobId }: Bench,
+  silenced: ReadonlyMap<string, string>,
+  findings: readonly Finding[],
 ): Finding[] {
-  const bench = benchOf(layout, jobId, faults);
-  try {
-    return checkBench(bench, pace);
-  } catch (error) {
-    throw namedFailure(error, bench.assembly, bench.lowered);
+  const reasons = [...new Set(silenced.values())];
+  if (reasons.length === 0 || findings.some((f) => f.rule === 'no-answer')) return [];
+  return [
+    {
+      id: 'not-judged',
+      rule: 'not-judged',
+      severity: 'mind',
+      title: `${silenced.size} ${silenced.size === 1 ? 'rule' : 'rules'} could not judge`,
+      sentence: `${reasons[0]} Not judged: ${[...silenced.keys()].join(', ')}.`,
+      reason: 'What they need could not be solved; everything else was judged without it.',
+      subject: {},
+      paths: [['jobs', jobId]],
+      terminals: [],
+      figures: [{ is: silenced.size, limit: 0, unit: 'pieces' }],
+      remedies: [],
+    },
+  ];
+}
+
+/** Tries cures on a job: applied, judged, what is newly wrong mended, and dropped where that does not end well. */
+class Trial {
+  private readonly rules: readonly Rule[];
+  private wrong: ReadonlyMap<string, Severity> | null = null;
+  private readonly desks = new WeakMap<Layout, StudyDesk>();
+
+  constructor(
+    private readonly desk: StudyDesk,
+    private readonly all: readonly Rule[],
+    private readonly found: readonly Judged[],
+  ) {
+    this.rules = all.filter(isTrial);
+  }
+
+  /** @returns null for a cure that does not hold */
+  of(of: Judged, cure: Cure): Remedy | null {
+    const { bench } = this.desk;
+    const tried = attempt(bench.layout, cure.recipe);
+    if (tried === null || tried === bench.layout) return null;
+    let at: Layout = tried;
+    const own = this.all.filter((r) => r.id === of.rule);
+    // The least that is asked: its own finding is gone.
+    if (!clears(this.judgedIn(at, own), of)) return null;
+    for (let round = 0; round <= MOST_ROUNDS; round++) {
+      const now = this.judgedIn(at, this.rules);
+      if (now === null) return null;
+      const fresh = now.filter((f) => this.isNew(f));
+      if (fresh.length === 0) break;
+      const next: Layout | null = round < MOST_ROUNDS ? mended(at, fresh) : null;
+      if (next === null) {
+        // A new worry is borne where something worse is put right.
+        if (of.severity === 'stop' && fresh.every((f) => f.severity !== 'stop')) break;
+        return null;
+      }
+      at = next;
+    }
+    if (!clears(this.judgedIn(at, own), of)) return null;
+    const path = ['jobs', bench.jobId];
+    const patches = patchesBetween(bench.layout.jobs[bench.jobId], at.jobs[bench.jobId], path);
+    if (patches.length === 0 || !attemptPatches(bench.layout, patches).ok) return null;
+    return { label: typeof cure.label === 'string' ? cure.label : cure.label(at), patches };
+  }
+
+  private isNew(f: Judged): boolean {
+    if (f.severity === 'note') return false;
+    this.wrong ??= new Map(
+      [...judged(this.desk, this.rules), ...this.found].map((known) => [known.id, known.severity]),
+    );
+    const before = this.wrong.get(f.id);
+    return before === undefined || weight[f.severity] < weight[before];
+  }
+
+  /** What rules say of the job in another layout; null where it cannot be laid out or solved. */
+  private judgedIn(layout: Layout, chosen: readonly Rule[]): Judged[] | null {
+    try {
+      let desk = this.desks.get(layout);
+      if (!desk) this.desks.set(layout, (desk = new StudyDesk(benchIn(this.desk.bench, layout))));
+      const silenced = new Map<string, string>();
+      const found = judged(desk, chosen, silenced);
+      return silenced.size > 0 ? null : found;
+    } catch {
+      return null;
+    }
   }
 }
+
+/** A layout with a recipe applied; null where it cannot be, or says that it has nothing to change. */
+function attempt(layout: Layout, recipe: Cure['recipe']): Layout | null {
+  let useful: unknown = true;
+  try {
+    const made = change(layout, (draft) => (useful = recipe(draft)));
+    return useful === false ? null : made.layout;
+  } catch {
+    return null;
+  }
+}
+
+/** Whether a finding is gone, or less grave than it was. */
+const clears = (now: readonly Judged[] | null, of: Judged): boolean =>
+  now !== null && !now.some((f) => f.id === of.id && weight[f.severity] <= weight[of.severity]);
+
+/** The first cure of everything that is newly wrong, applied; null where there is none. */
+function mended(layout: Layout, fresh: readonly Judged[]): Layout | null {
+  let at = layout;
+  for (const f of fresh) {
+    const [first] = [...(f.cures ?? [])].flat();
+    if (!first) return null;
+    const next = attempt(at, first.recipe);
+    if (next === null) return null;
+    at = next;
+  }
+  return at === layout ? null : at;
+}
+
+/**
+ * Lays a job out and judges it.
+ * @throws RangeError when the layout has no such job or supply
+ */
+export const checkJob = (
+  layout: Layout,
+  jobId: string,
+  laid: LaidOut = {},
+  asked: Asked = 'all',
+): Finding[] => checkBench(new StudyDesk(benchOf(layout, jobId, laid)), asked);

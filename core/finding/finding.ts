@@ -1,11 +1,10 @@
 import type { Terminal } from '../assembly/assembly';
+import type { Layout } from '../document/layout';
 import type { Patch } from '../document/patch';
+import type { UnitName } from '../quantity/unit';
 import type { Bench } from '../study/bench';
-import type { CellLifeStudy } from '../study/cell-life';
-import type { InrushStudy } from '../study/inrush';
-import type { NoLoadStudy } from '../study/no-load';
-import type { RideStudy } from '../study/ride';
-import type { SteadyStudy } from '../study/steady';
+import type { Draft } from 'immer';
+import type { Studies, StudyName } from './studies';
 
 /** `stop`: it will fail or hurt. `mind`: it will disappoint. `note`: good to know. */
 export type Severity = 'stop' | 'mind' | 'note';
@@ -14,6 +13,23 @@ export type Severity = 'stop' | 'mind' | 'note';
 export interface Remedy {
   readonly label: string;
   readonly patches: readonly Patch[];
+}
+
+/** A figure behind a sentence: what is, what it is held against, and their unit. */
+export interface Figure {
+  readonly is: number;
+  readonly limit: number | null;
+  readonly unit: UnitName | '%' | 'of 100' | 'Hz' | 'h' | 'times' | 'pieces';
+}
+
+/** What a finding is about, where it is about lamps, a circuit, a line, an end or a room. */
+export interface Subject {
+  readonly lamps?: readonly string[];
+  readonly circuit?: string;
+  readonly line?: string;
+  readonly part?: string;
+  readonly end?: string;
+  readonly room?: string;
 }
 
 /** Something judged: what is wrong, by how much, why, and what to change. */
@@ -26,37 +42,42 @@ export interface Finding {
   /** One plain sentence with the figure and the limit. */
   readonly sentence: string;
   readonly reason: string;
+  readonly subject: Subject;
   readonly paths: readonly (readonly (string | number)[])[];
   readonly terminals: readonly Terminal[];
-  /** The figures behind the sentence, by name with unit. */
-  readonly figures: Readonly<Record<string, number>>;
+  /** The figures behind the sentence, the one that decides first. */
+  readonly figures: readonly Figure[];
   readonly remedies: readonly Remedy[];
 }
 
-/** A steady state that is not the everyday one, and how the sentence says so: " at full throttle". */
-export interface Extreme {
-  readonly steady: SteadyStudy;
-  readonly says: string;
+/** What might put something right: a recipe, tried before it is offered. */
+export interface Cure {
+  /** What a person presses; told from what the layout has become where that decides a figure of it. */
+  readonly label: string | ((cured: Layout) => string);
+  /** Added to the reason where this cure holds. */
+  readonly says?: string;
+  /** Returns false where it has nothing to change. */
+  readonly recipe: (draft: Draft<Layout>) => unknown;
 }
 
-/** The studies a rule may need; those marked slow run in the worker. */
-export interface Studies {
-  readonly steady: SteadyStudy;
-  /** Where most is at stake: full throttle both ways on a DC track, else the steady state alone. */
-  readonly extremes: readonly Extreme[];
-  readonly noLoad: NoLoadStudy | null;
-  readonly inrush: InrushStudy | null;
-  readonly ride: RideStudy | null;
-  readonly cellLife: CellLifeStudy | null;
+/** What a rule says of a job: a finding whose cures are still to be tried. */
+export interface Judgement extends Omit<Finding, 'rule' | 'remedies' | 'subject'> {
+  readonly subject?: Subject;
+  /** Each is offered where it holds; of alternatives the first that does. */
+  readonly cures?: readonly (Cure | readonly Cure[])[];
+  /** It is worth a word only where a cure holds. */
+  readonly onlyIfCured?: boolean;
+  /** Rules whose findings about the same lamps, or about any, are explained by this one. */
+  readonly explains?: { readonly rules: readonly string[]; readonly lamps: readonly string[] | null };
 }
-export type StudyName = keyof Studies;
-export const slowStudies: readonly StudyName[] = ['inrush', 'ride', 'cellLife'];
 
-/** One rule: which studies it needs, and what it says of them. One file a rule, listed in `rules.ts`. */
+/** One rule: which studies it needs, and what it says of them. It compares, and solves nothing. One file a rule. */
 export interface Rule<Needs extends StudyName = StudyName> {
   readonly id: string;
   readonly needs: readonly Needs[];
-  judge(bench: Bench, studies: Pick<Studies, Needs>): Finding[];
+  /** Whether a job has anything it is about; it is when left out. */
+  about?(bench: Bench): boolean;
+  judge(bench: Bench, studies: Pick<Studies, Needs>): Judgement[];
 }
 
 /** Types a rule by the studies it needs. */

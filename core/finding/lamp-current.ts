@@ -1,50 +1,103 @@
 import { formatQuantity } from '../quantity/format';
-import { rule, type Finding } from './finding';
-import { lampNames, plural } from './names';
-import { fitLabel, fitProposal, remedy } from './remedy';
+import { inOrder } from '../document/in-order';
+import { aboutLamps, atHighest, lampWords, plural } from './about';
+import { largerResistors, resistorEach, wantedLimit } from './cures';
+import { rule, type Cure, type Judgement } from './finding';
+import type { Bench } from '../study/bench';
+import type { DieVerdict, TruthRow } from '../study/truth-table';
 
-/** Lamps that carry more than they may, or more than they should for a long life. */
+/** A cure aims at this share of what a lamp bears (half the current looks nearly as bright). */
+const AIM_SHARE = 0.5;
+
+interface Loaded {
+  readonly die: DieVerdict;
+  readonly row: TruthRow;
+  readonly amps: number;
+  readonly limit: number;
+}
+
+/** The lamps of a circuit that carry more than a limit, each where it carries most. */
+function over(
+  rows: readonly TruthRow[],
+  circuitId: string,
+  ampsOf: (d: DieVerdict) => number,
+  limitOf: (d: DieVerdict) => number,
+): Map<string, Loaded> {
+  const found = new Map<string, Loaded>();
+  for (const row of rows)
+    for (const die of row.dies) {
+      if (die.circuitId !== circuitId || !die.led) continue;
+      const [amps, limit] = [ampsOf(die), limitOf(die)];
+      if (amps > limit && amps > (found.get(die.lampId)?.amps ?? 0))
+        found.set(die.lampId, { die, row, amps, limit });
+    }
+  return found;
+}
+
+/** Larger resistors for what carries too much; a resistor each where a circuit has none. */
+function cures(
+  bench: Bench,
+  circuitId: string,
+  loaded: ReadonlyMap<string, Loaded>,
+): (Cure | readonly Cure[])[] {
+  const factor = (lampId: string | null): number => {
+    const own = lampId === null ? [...loaded.values()] : [loaded.get(lampId)].filter((l) => l !== undefined);
+    return Math.max(1, ...own.map((l) => l.amps / (AIM_SHARE * l.die.led!.greatestAmps)));
+  };
+  const parts = bench.assembly.parts.filter((p) => p.circuit === circuitId);
+  const { inSeries } = bench.job.circuits[circuitId];
+  return [
+    [
+      ...wantedLimit(bench, [circuitId]),
+      {
+        label: 'Fit larger resistors',
+        recipe: largerResistors(parts, (p) => factor(inSeries > 1 ? null : p.lamp)),
+      },
+      { label: 'Give each a resistor of its own', recipe: resistorEach(bench.jobId, circuitId) },
+    ],
+  ];
+}
+
+/** Lamps that carry more than they may with the supply at its highest, or more than they should for a long life. */
 export const lampCurrent = rule({
   id: 'lamp-current',
-  needs: ['steady', 'extremes'],
-  judge(bench, { steady, extremes }) {
-    const findings: Finding[] = [];
-    const groups = new Set(steady.lamps.map((l) => bench.job.lamps[l.lampId].groupId));
-    for (const groupId of groups) {
-      if (groupId === null) continue;
-      const membersIn = (study: typeof steady): typeof steady.lamps =>
-        study.lamps.filter((l) => bench.job.lamps[l.lampId].groupId === groupId);
-      const greatest = (study: typeof steady): number =>
-        Math.max(0, ...membersIn(study).map((l) => l.amps.greatest / l.led.greatestAmps));
-      const worst = extremes.reduce((a, b) => (greatest(b.steady) > greatest(a.steady) ? b : a));
-      const members = membersIn(worst.steady);
-      const most = (l: (typeof members)[number]): number => l.led.greatestAmps;
-      const longLife = (l: (typeof members)[number]): number => most(l) * l.led.longLifeShare;
-      const over = members.filter((l) => l.amps.greatest > most(l));
-      const warm = members.filter((l) => l.amps.mean > longLife(l));
-      const stop = over.length > 0;
-      const named = stop ? over : warm;
-      if (named.length === 0) continue;
-      const amps = Math.max(...named.map((l) => (stop ? l.amps.greatest : l.amps.mean)));
-      const limit = Math.min(...named.map(stop ? most : longLife));
-      const who = lampNames(named.map((l) => l.number));
-      findings.push({
-        id: `lamp-current ${groupId}`,
-        rule: 'lamp-current',
-        severity: stop ? 'stop' : 'mind',
-        title: stop ? 'Too much current for the lamps' : 'The lamps will not last',
-        sentence: stop
-          ? `${who} ${plural(named.length, 'carries', 'carry')} up to ${formatQuantity(amps, 'amp')}${worst.says}; ${formatQuantity(limit, 'amp')} is the most.`
-          : `${who} ${plural(named.length, 'carries', 'carry')} ${formatQuantity(amps, 'amp')}${worst.says}; up to ${formatQuantity(limit, 'amp')} they last for years.`,
-        reason: 'A lamp run hard yellows, dims and dies early; half the current looks nearly as bright.',
-        paths: named.map((l) => ['jobs', bench.jobId, 'lamps', l.lampId]),
-        terminals: named.map((l) => ({ part: l.part, terminal: 'anode' })),
-        figures: { amps, limitAmps: limit },
-        remedies: remedy(fitLabel(bench.job.groups[groupId]), bench, steady, (draft) =>
-          fitProposal(draft, bench.jobId, groupId, bench.layout),
-        ),
-      });
-    }
-    return findings;
-  },
+  needs: ['usual', 'highest'],
+  judge: (bench, { usual, highest }) =>
+    inOrder(bench.job.circuits).flatMap(({ id }): Judgement[] => {
+      const hard = over(
+        highest,
+        id,
+        (d) => d.amps.greatest,
+        (d) => d.led!.greatestAmps,
+      );
+      const stop = hard.size > 0;
+      const named = stop
+        ? hard
+        : over(
+            usual,
+            id,
+            (d) => d.litAmps,
+            (d) => d.led!.greatestAmps * d.led!.longLifeShare,
+          );
+      if (named.size === 0) return [];
+      const ids = [...named.keys()];
+      const top = [...named.values()].reduce((a, b) => (b.amps > a.amps ? b : a));
+      const limit = Math.min(...[...named.values()].map((l) => l.limit));
+      const carries = `${lampWords(bench, ids)} ${plural(ids.length, 'carries', 'carry')}`;
+      return [
+        {
+          id: `lamp-current ${id}`,
+          severity: stop ? 'stop' : 'mind',
+          title: stop ? 'Too much current for the lamps' : 'The lamps will not last',
+          sentence: stop
+            ? `${carries} up to ${formatQuantity(top.amps, 'amp')}${atHighest(bench, top.row)}; ${formatQuantity(limit, 'amp')} is the most.`
+            : `${carries} ${formatQuantity(top.amps, 'amp')}; up to ${formatQuantity(limit, 'amp')} they last for years.`,
+          reason: 'A lamp run hard yellows, dims and dies early; half the current looks nearly as bright.',
+          subject: { circuit: id, lamps: ids },
+          ...aboutLamps(bench, ids),
+          figures: [{ is: top.amps, limit, unit: 'amp' }],
+          cures: cures(bench, id, named),
+        },
+      ];
+    }),
 });

@@ -1,64 +1,59 @@
-import { coachIn } from '../document/jobs';
-import { looseTerminals } from '../assembly/assembly';
 import { inOrder } from '../document/in-order';
-import { patched } from '../document/patch';
-import { benchOf, type Bench } from '../study/bench';
-import { steadyStudy, type SteadyStudy } from '../study/steady';
-import { supplyKind } from '../supply';
-import { rule, type Remedy, type Studies } from './finding';
-import { noCurrentLimit } from './no-current-limit';
-import { regulatorHeat } from './regulator';
-import { extremesOf, remedy } from './remedy';
+import { looseTerminals } from '../assembly/assembly';
+import { aboutLamps, lampWords, plural } from './about';
+import { rule, type Cure, type Judgement } from './finding';
+import type { LampCore } from '../document/lamp-record';
 
-/** What one lamp more may bring about that no resistor mends. */
-const hazards = [noCurrentLimit, regulatorHeat];
-const none: Omit<Studies, 'steady' | 'extremes'> = { noLoad: null, inrush: null, ride: null, cellLife: null };
-
-/** Terminals that no lead reaches. */
+/** Lamps that hang in no circuit, and terminals that no lead reaches. */
 export const looseLead = rule({
   id: 'loose-lead',
-  needs: ['steady'],
-  judge(bench, { steady }) {
-    const { assembly, job, jobId, layout, supply } = bench;
-    const limit = supplyKind(supply).limit(supply).amps;
-    const hazardsOf = (there: Bench, study: SteadyStudy): number =>
-      hazards
-        .flatMap((r) => r.judge(there, { ...none, steady: study, extremes: extremesOf(there, study) }))
-        .filter((f) => f.severity === 'stop').length;
-    const before = hazardsOf(bench, steady);
-    // Joining it is no cure where the supply, the regulator or the lamps themselves cannot bear it.
-    const bears = ({ patches }: Remedy): boolean => {
-      const there = benchOf(patched(layout, patches), jobId);
-      const after = steadyStudy(there);
-      return after.supplyAmps.greatest <= limit && hazardsOf(there, after) <= before;
-    };
-    return looseTerminals(assembly).flatMap((terminal) => {
-      const part = assembly.parts.find((p) => p.id === terminal.part)!;
-      // Without lamps the feed ends where the first lamp will go: nothing is wrong yet.
-      if (part.kind !== 'lamp' && !assembly.parts.some((p) => p.kind === 'lamp' && p.groupId !== null))
-        return [];
-      const group = inOrder(job.groups)[0];
-      const lamp = part.kind === 'lamp' && part.groupId === null ? part : null;
-      return [
-        {
-          id: `loose-lead ${part.id} ${terminal.terminal}`,
-          rule: 'loose-lead',
-          severity: 'mind' as const,
-          title: 'A lead goes nowhere',
-          sentence: `${part.label}: its ${terminal.terminal} lead ends in the air, 1 of ${assembly.parts.length} parts so.`,
-          reason: 'What is not connected does not light, and a loose end finds a wheel or a frame to touch.',
-          paths: [part.path],
-          terminals: [terminal],
-          figures: { looseTerminals: looseTerminals(assembly).length },
-          remedies:
-            lamp && group
-              ? remedy(`Join ${part.label.toLowerCase()} to the others`, bench, steady, (draft) => {
-                  coachIn(draft, jobId).lamps[lamp.lampId].groupId = group.id;
-                  return true;
-                }).filter(bears)
-              : [],
+  needs: ['laid'],
+  judge(bench) {
+    const { assembly, job, jobId } = bench;
+    const findings: Judgement[] = [];
+    const lamps = inOrder<LampCore & { readonly role?: unknown }>(job.lamps);
+    const loose = lamps.filter((l) => l.circuitId === null);
+    if (loose.length > 0) {
+      const like = (lamp: (typeof lamps)[number]): string | undefined =>
+        lamps.find((l) => l.circuitId !== null && l.role === lamp.role)?.circuitId ??
+        (lamp.role === 'room' ? inOrder(job.circuits)[0]?.id : undefined);
+      const joinable = loose.filter((l) => like(l) !== undefined);
+      const ids = loose.map((l) => l.id);
+      const join: Cure = {
+        label: plural(joinable.length, 'Join it to lamps of its sort', 'Join each to lamps of its sort'),
+        recipe: (draft) => {
+          for (const l of joinable) draft.jobs[jobId].lamps[l.id].circuitId = like(l)!;
         },
-      ];
-    });
+      };
+      findings.push({
+        id: 'loose-lead lamps',
+        severity: 'mind',
+        title: `${plural(ids.length, 'A lamp’s leads go', `The leads of ${ids.length} lamps go`)} nowhere`,
+        sentence: `${lampWords(bench, ids)}: 0 mA, in no circuit yet.`,
+        reason: 'What is not connected does not light, and a loose end finds a wheel or a frame to touch.',
+        subject: { lamps: ids },
+        ...aboutLamps(bench, ids),
+        figures: [{ is: ids.length, limit: 0, unit: 'pieces' }],
+        cures: joinable.length > 0 ? [join] : [],
+      });
+    }
+    const hung = assembly.parts.some((p) => p.lamp !== null && p.circuit !== null);
+    for (const terminal of looseTerminals(assembly)) {
+      const part = assembly.parts.find((p) => p.id === terminal.part)!;
+      // A decoder's spare wires end in the air; without lamps the feed ends where the first lamp will go.
+      if (part.kind === 'decoder' || (part.lamp !== null && part.circuit === null) || !hung) continue;
+      findings.push({
+        id: `loose-lead ${part.id} ${terminal.terminal}`,
+        severity: 'mind',
+        title: 'A lead goes nowhere',
+        sentence: `${part.label}: its ${terminal.terminal} lead ends in the air, 1 of ${assembly.parts.length} parts so.`,
+        reason: 'What is not connected does not light, and a loose end finds a wheel or a frame to touch.',
+        subject: { part: part.id },
+        paths: [part.path],
+        terminals: [terminal],
+        figures: [{ is: 1, limit: 0, unit: 'pieces' }],
+      });
+    }
+    return findings;
   },
 });

@@ -1,43 +1,65 @@
 import { formatQuantity } from '../quantity/format';
 import { inOrder } from '../document/in-order';
+import { stageBefore } from '../document/line-stages';
+import { aboutLamps, atHighest, lampWords, worstRow } from './about';
+import { resistorEach, wantedLimit } from './cures';
 import { rule } from './finding';
-import { lampNames } from './names';
-import { fitProposal, remedy } from './remedy';
+import type { LedPart } from '../part/led';
+
+/** A lamp whose own resistance takes this share of its volts at its most limits itself (a tenth more supply is then borne). */
+const SELF_LIMITING = 0.2;
+
+const limitsItself = (led: LedPart): boolean =>
+  led.builtInOhms > 0 || led.seriesOhms * led.greatestAmps >= SELF_LIMITING * led.forwardVolts;
 
 /** Lamps with nothing in their way but the wires. */
 export const noCurrentLimit = rule({
   id: 'no-current-limit',
-  needs: ['steady'],
-  judge(bench, { steady }) {
-    if (bench.job.conditioning.chargeResistor) return [];
-    return inOrder(bench.job.groups).flatMap((group) => {
-      if (group.drive !== 'none') return [];
-      const members = steady.lamps.filter((l) => bench.job.lamps[l.lampId].groupId === group.id);
-      if (members.length === 0) return [];
-      // Strip units, fairy lamps and boards bring their own limit with them.
-      const bare = members.filter((l) => l.led.builtInOhms === 0);
-      if (bare.length === 0 || group.builtIn.kind === 'resistor' || group.builtIn.kind === 'limiter')
+  needs: ['highest'],
+  judge(bench, { highest }) {
+    const { job, jobId } = bench;
+    return inOrder(job.circuits).flatMap((circuit) => {
+      if (circuit.limit !== 'none') return [];
+      if (stageBefore(job, circuit.id, 'charge') || stageBefore(job, circuit.id, 'constant-current'))
         return [];
-      const amps = Math.max(...members.map((l) => l.amps.greatest));
+      const bare = bench.assembly.parts.filter(
+        (p) =>
+          p.kind === 'lamp' &&
+          p.circuit === circuit.id &&
+          !limitsItself(p.led) &&
+          (p.builtIn.kind === 'nothing' || p.builtIn.kind === 'unknown'),
+      );
+      const ids = bare.map((p) => p.lamp!);
+      if (ids.length === 0) return [];
+      const share = (d: { amps: { greatest: number }; led: LedPart | null }): number =>
+        d.led ? d.amps.greatest / d.led.greatestAmps : 0;
+      const worst = worstRow(highest, ({ dies }) =>
+        Math.max(0, ...dies.filter((d) => ids.includes(d.lampId)).map(share)),
+      );
+      if (!worst) return [];
       // The resistance of a small cell may be limit enough.
-      const enough = bench.supply.kind === 'cell' && bare.every((l) => l.amps.greatest <= l.led.greatestAmps);
-      if (enough) return [];
-      const limit = Math.min(...members.map((l) => l.led.greatestAmps));
+      if (bench.supply.kind === 'cell' && worst.figure <= 1) return [];
+      const dies = worst.row.dies.filter((d) => ids.includes(d.lampId) && d.led);
+      const amps = Math.max(...dies.map((d) => d.amps.greatest));
+      const limit = Math.min(...dies.map((d) => d.led!.greatestAmps));
       return [
         {
-          id: `no-current-limit ${group.id}`,
-          rule: 'no-current-limit',
+          id: `no-current-limit ${circuit.id}`,
           severity: 'stop' as const,
           title: 'Nothing limits the current',
-          sentence: `${lampNames(members.map((l) => l.number))} would draw ${formatQuantity(amps, 'amp')} each, ${formatQuantity(limit, 'amp')} being the most, with no resistor anywhere.`,
+          sentence: `${lampWords(bench, ids)} would draw ${formatQuantity(amps, 'amp')} each${atHighest(bench, worst.row)}, ${formatQuantity(limit, 'amp')} being the most, with no resistor anywhere.`,
           reason:
             'Above its forward voltage a lamp takes whatever the supply can give. A resistor decides how much.',
-          paths: [['jobs', bench.jobId, 'groups', group.id, 'drive']],
-          terminals: members.map((l) => ({ part: l.part, terminal: 'anode' })),
-          figures: { amps, limitAmps: limit },
-          remedies: remedy('Fit a resistor to each lamp', bench, steady, (draft) =>
-            fitProposal(draft, bench.jobId, group.id, bench.layout),
-          ),
+          subject: { circuit: circuit.id, lamps: ids },
+          paths: [['jobs', jobId, 'circuits', circuit.id, 'limit']],
+          terminals: aboutLamps(bench, ids).terminals,
+          figures: [{ is: amps, limit, unit: 'amp' as const }],
+          cures: [
+            [
+              ...wantedLimit(bench, [circuit.id], 'Fit a resistor to each lamp'),
+              { label: 'Fit a resistor to each lamp', recipe: resistorEach(jobId, circuit.id) },
+            ],
+          ],
         },
       ];
     });

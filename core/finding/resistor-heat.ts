@@ -1,60 +1,50 @@
-import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
 import { bodyFor, RESISTOR_MARGIN, wattsName } from '../part/resistor';
-import { rule, type Finding } from './finding';
-import { remedy } from './remedy';
+import { atHighest, worstRow } from './about';
+import { setAt } from './cures';
+import { rule, type Judgement } from './finding';
+import type { Part } from '../assembly/assembly';
 
-/** Resistors that turn more into heat than their body bears. */
+type Resistor = Extract<Part, { kind: 'resistor' }>;
+
+/** Resistors that turn more into heat than their body bears, those of one rating together. */
 export const resistorHeat = rule({
   id: 'resistor-heat',
-  needs: ['steady', 'extremes'],
-  judge(bench, { steady, extremes }) {
-    const findings: Finding[] = [];
-    const seen = new Set<string>();
-    for (const part of bench.assembly.parts) {
-      if (part.kind !== 'resistor') continue;
-      const key = part.role === 'charge' ? 'charge' : String(part.path[part.path.length - 1]);
-      if (seen.has(key)) continue;
-      seen.add(key);
-      const alike = bench.assembly.parts.filter(
-        (p) => p.kind === 'resistor' && p.path.join() === part.path.join(),
+  needs: ['highest'],
+  judge(bench, { highest }) {
+    const alike = new Map<string, Resistor[]>();
+    for (const part of bench.assembly.parts)
+      if (part.kind === 'resistor') {
+        const key = part.decides.ratedWatts!.join();
+        alike.set(key, [...(alike.get(key) ?? []), part]);
+      }
+    return [...alike.values()].flatMap((parts): Judgement[] => {
+      const worst = worstRow(highest, ({ readings }) =>
+        Math.max(0, ...parts.map((p) => readings.parts.get(p.id)?.watts ?? 0)),
       );
-      const heat = (study: typeof steady): number =>
-        Math.max(...alike.map((p) => study.resistors.get(p.id)?.watts ?? 0));
-      const worst = extremes.reduce((a, b) => (heat(b.steady) > heat(a.steady) ? b : a));
-      const watts = heat(worst.steady);
-      const { ratedWatts } = part;
-      if (watts <= ratedWatts * RESISTOR_MARGIN) continue;
+      const [{ ratedWatts, decides, role, label }] = parts;
+      if (!worst || worst.figure <= ratedWatts * RESISTOR_MARGIN) return [];
+      const watts = worst.figure;
       const over = watts > ratedWatts;
       const body = bodyFor(watts);
-      const name =
-        part.role === 'charge'
-          ? 'The charge resistor'
-          : alike.length > 1
-            ? 'Each resistor'
-            : part.role === 'shared'
-              ? 'The shared resistor'
-              : 'The resistor';
-      findings.push({
-        id: `resistor-heat ${key}`,
-        rule: 'resistor-heat',
-        severity: over ? 'stop' : 'mind',
-        title: over ? 'A resistor runs too hot' : 'A resistor runs at its limit',
-        sentence: `${name} turns ${formatQuantity(watts, 'watt')} into heat${worst.says}; its body is rated ${wattsName(ratedWatts)} (${formatQuantity(ratedWatts, 'watt')}).`,
-        reason: 'A resistor at its rating is hot enough to soften the roof it is glued to.',
-        paths: [[...part.path, 'ratedWatts']],
-        terminals: alike.map((p) => ({ part: p.id, terminal: 'one' })),
-        figures: { watts, ratedWatts },
-        remedies: body
-          ? remedy(`Use a ${body.name} body`, bench, steady, (draft) => {
-              const job = coachIn(draft, bench.jobId);
-              if (part.role === 'charge') job.conditioning.chargeResistor!.ratedWatts = body.watts;
-              else job.groups[key].ratedWatts = body.watts;
-              return true;
-            })
-          : [],
-      });
-    }
-    return findings;
+      const path = decides.ratedWatts!;
+      const name = parts.length > 1 ? 'Each resistor' : role === 'charge' ? 'The charge resistor' : label;
+      return [
+        {
+          id: `resistor-heat ${path.slice(2, -1).join(' ')}`,
+          severity: over ? 'stop' : 'mind',
+          title: over ? 'A resistor runs too hot' : 'A resistor runs at its limit',
+          sentence: `${name} turns ${formatQuantity(watts, 'watt')} into heat${atHighest(bench, worst.row)}; its body is rated ${wattsName(ratedWatts)} (${formatQuantity(ratedWatts, 'watt')}).`,
+          reason: 'A resistor at its rating is hot enough to soften the plastic it is glued to.',
+          subject: { part: parts[0].id, circuit: parts[0].circuit ?? undefined },
+          paths: [path],
+          terminals: parts.map((p) => ({ part: p.id, terminal: 'one' })),
+          figures: [{ is: watts, limit: ratedWatts, unit: 'watt' }],
+          cures: body
+            ? [{ label: `Use a ${body.name} body`, recipe: (draft) => setAt(draft, path, body.watts) }]
+            : [],
+        },
+      ];
+    });
   },
 });

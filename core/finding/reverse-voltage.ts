@@ -1,48 +1,82 @@
-import { coachIn } from '../document/jobs';
 import { formatQuantity } from '../quantity/format';
-import { supplyKind } from '../supply';
-import { rule } from './finding';
-import { lampNames, plural } from './names';
-import { remedy } from './remedy';
+import { chainOf, stageOf } from '../document/line-stages';
+import { aboutLamps, atHighest, lampWords } from './about';
+import { fitBridge } from './cures';
+import { rule, type Cure } from './finding';
+import type { Bench } from '../study/bench';
+import type { DieVerdict, TruthRow } from '../study/truth-table';
 
-/** How far a lamp's own share of a leak may lie from the roof line's. */
+/** How far a lamp's own share of a leak may lie from its line's. */
 const LEAK_ROOM_VOLTS = 1;
 
-/** Lamps that are pushed backwards harder than they stand. */
+/** Behind a rectifier a line that goes negative is fed by the rectifier's leak alone, which hurts nothing. */
+function leaksOnly({ job }: Bench, row: TruthRow, die: DieVerdict): boolean {
+  if (die.circuitId === null) return false;
+  const chain = chainOf(job, job.circuits[die.circuitId].lineId);
+  const rectified = chain.some((l) => stageOf(l, 'bridge') !== null || stageOf(l, 'diode') !== null);
+  const line = row.readings.lines.get(chain[chain.length - 1].id);
+  return rectified && line !== undefined && -line.least > die.reverseVolts - LEAK_ROOM_VOLTS;
+}
+
+/**
+ * Lamps that are pushed backwards harder than they are rated for. Behind a resistor many bear it for
+ * years: it is a matter to mind. With nothing in their way it is one to stop for.
+ */
 export const reverseVoltage = rule({
   id: 'reverse-voltage',
-  needs: ['steady', 'extremes'],
-  judge(bench, { steady, extremes }) {
-    // Behind a rectifier a roof line that goes negative is fed by the rectifier's leak alone, which hurts nothing.
-    const leaksOnly = (study: typeof steady, volts: number): boolean =>
-      bench.job.conditioning.rectifier !== 'none' && -(study.roofVolts?.least ?? 0) > volts - LEAK_ROOM_VOLTS;
-    const pushedIn = (study: typeof steady): typeof steady.lamps =>
-      study.lamps.filter((l) => -l.volts.least > l.led.reverseVolts && !leaksOnly(study, -l.volts.least));
-    const worst = extremes.find((e) => pushedIn(e.steady).length > 0);
-    if (!worst) return [];
-    const pushed = pushedIn(worst.steady);
-    const volts = Math.max(...pushed.map((l) => -l.volts.least));
-    const limit = Math.min(...pushed.map((l) => l.led.reverseVolts));
-    const bare = bench.job.conditioning.rectifier === 'none' && supplyKind(bench.supply).changesSides;
+  needs: ['highest'],
+  judge(bench, { highest }) {
+    const { job, jobId, supply } = bench;
+    const worst = new Map<string, { volts: number; rated: number; row: TruthRow }>();
+    for (const row of highest)
+      for (const die of row.dies) {
+        if (!die.led || die.reverseVolts <= die.led.reverseVolts || leaksOnly(bench, row, die)) continue;
+        if (die.reverseVolts > (worst.get(die.lampId)?.volts ?? 0))
+          worst.set(die.lampId, { volts: die.reverseVolts, rated: die.led.reverseVolts, row });
+      }
+    if (worst.size === 0) return [];
+    const ids = [...worst.keys()];
+    const most = [...worst.values()].reduce((a, b) => (b.volts > a.volts ? b : a));
+    const circuits = [...new Set(ids.flatMap((id) => job.lamps[id].circuitId ?? []))];
+    const unlimited = circuits.some((c) =>
+      bench.assembly.parts.every((p) => p.circuit !== c || (p.kind !== 'resistor' && p.kind !== 'limiter')),
+    );
+    const bare = ids.some(
+      (id) => job.lamps[id].builtIn.kind === 'nothing' || job.lamps[id].builtIn.kind === 'unknown',
+    );
+    const onRails = circuits.filter((c) => {
+      const [root] = chainOf(job, job.circuits[c].lineId);
+      return (
+        root.from.kind === 'supply' &&
+        job.circuits[c].limit === 'each' &&
+        job.circuits[c].senses === 'as-they-shine'
+      );
+    });
+    const shared: Cure[] = onRails.length
+      ? [
+          {
+            label: 'One shared resistor, one colour each way',
+            recipe: (draft) => {
+              for (const c of onRails)
+                Object.assign(draft.jobs[jobId].circuits[c], { limit: 'shared', inSeries: 1 });
+            },
+          },
+        ]
+      : [];
     return [
       {
         id: 'reverse-voltage',
-        rule: 'reverse-voltage',
-        severity: 'stop' as const,
+        severity: unlimited && bare ? ('stop' as const) : ('mind' as const),
         title: 'Voltage the wrong way through the lamps',
-        sentence: `${lampNames(pushed.map((l) => l.number))} ${plural(pushed.length, 'sees', 'see')} ${formatQuantity(volts, 'volt')} backwards${worst.says}; ${formatQuantity(limit, 'volt')} is the most.`,
-        reason: bare
-          ? 'The track changes sides and nothing turns it round. Lamps break down backwards and go dark, soon or late.'
-          : 'The lamp is in the wrong way round.',
-        paths: [['jobs', bench.jobId, 'conditioning', 'rectifier']],
-        terminals: pushed.map((l) => ({ part: l.part, terminal: 'cathode' })),
-        figures: { volts, limitVolts: limit },
-        remedies: bare
-          ? remedy('Fit a silicon bridge', bench, steady, (draft) => {
-              coachIn(draft, bench.jobId).conditioning.rectifier = 'silicon-bridge';
-              return true;
-            })
-          : [],
+        sentence: `${lampWords(bench, ids)}: ${formatQuantity(most.volts, 'volt')} backwards while dark${atHighest(bench, most.row)}; rated ${formatQuantity(most.rated, 'volt')}.`,
+        reason:
+          supply.kind === 'dc-track'
+            ? 'A lamp alone in its branch takes the whole track voltage when it runs the other way. Many bear it for years behind a resistor, some fail early; a partner the other way round across it, as where both colours share one resistor, holds it to some 2 or 3 V.'
+            : 'The supply turns against the lamp, at every half-bit or half cycle where it changes sides. A bridge, a lamp the other way round across it, or a plug with a blue wire keeps it from that.',
+        subject: { lamps: ids },
+        ...aboutLamps(bench, ids),
+        figures: [{ is: most.volts, limit: most.rated, unit: 'volt' as const }],
+        cures: [...shared, ...fitBridge(bench)],
       },
     ];
   },

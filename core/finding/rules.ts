@@ -1,46 +1,54 @@
 import { builtIn } from './built-in';
+import { bulbVolts } from './bulb-volts';
 import { cellHours } from './cell-hours';
 import { cellLoad } from './cell-load';
-import { darkRoom } from './dark-room';
 import { deadRail } from './dead-rail';
-import { doesNotFit } from './does-not-fit';
+import { decoderOverload } from './decoder-overload';
+import { faint } from './faint';
+import { firstShow } from './first-show';
 import { flicker } from './flicker';
+import { fuseBlows } from './fuse-blows';
 import { inrush } from './inrush';
 import { lampCurrent } from './lamp-current';
-import { lampOnPartition } from './lamp-on-partition';
-import { leadsAtHinge } from './leads-at-hinge';
-import { lightLeak } from './light-leak';
 import { limiterHeadroom } from './limiter-headroom';
+import { logicLevel } from './logic-level';
 import { looseLead } from './loose-lead';
+import { neverLit } from './never-lit';
+import { noAnswer } from './no-answer';
 import { noCurrentLimit } from './no-current-limit';
+import { notInMapping } from './not-in-mapping';
 import { oneDirection } from './one-direction';
-import { outOfReach } from './out-of-reach';
+import { outputOverload } from './output-overload';
 import { pickupDrag } from './pickup-drag';
 import { regulatorDropout, regulatorHeat } from './regulator';
 import { reservoirBackwards } from './reservoir-backwards';
 import { reservoirRating } from './reservoir-rating';
 import { resistorHeat } from './resistor-heat';
 import { reverseVoltage } from './reverse-voltage';
-import { showsThrough } from './shows-through';
-import { stationStop } from './station-stop';
+import { secondColourDark } from './second-colour-dark';
 import { supplyOverload } from './supply-overload';
-import { tooLowToLight } from './too-low-to-light';
-import { unevenLight } from './uneven-light';
 import { unevenSharing } from './uneven-sharing';
 import { wireColours } from './wire-colours';
 import type { Rule } from './finding';
 
-/** Every rule. A new one is a file beside these, and a line here. */
+/** Every rule that is about parts and supplies, whatever the kind of job. A new one is a file beside these, and a line here. */
 export const rules: readonly Rule[] = [
+  noAnswer,
   noCurrentLimit,
-  reverseVoltage,
   reservoirBackwards,
   reservoirRating,
   lampCurrent,
+  bulbVolts,
+  outputOverload,
+  decoderOverload,
+  logicLevel,
   resistorHeat,
   inrush,
   supplyOverload,
-  tooLowToLight,
+  fuseBlows,
+  neverLit,
+  secondColourDark,
+  reverseVoltage,
   flicker,
   oneDirection,
   regulatorHeat,
@@ -49,18 +57,12 @@ export const rules: readonly Rule[] = [
   deadRail,
   builtIn,
   looseLead,
-  darkRoom,
-  lampOnPartition,
+  faint,
+  firstShow,
   regulatorDropout,
   limiterHeadroom,
   unevenSharing,
-  unevenLight,
-  stationStop,
-  showsThrough,
-  lightLeak,
-  outOfReach,
-  leadsAtHinge,
-  doesNotFit,
+  notInMapping,
   pickupDrag,
   wireColours,
 ];

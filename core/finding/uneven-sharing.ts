@@ -1,9 +1,9 @@
-import { coachIn } from '../document/jobs';
-import { inOrder } from '../document/in-order';
 import { THERMAL_VOLTS } from '../part/junction-model';
+import { inOrder } from '../document/in-order';
+import { aboutLamps } from './about';
+import { resistorEach, wantedLimit } from './cures';
 import { rule } from './finding';
-import { fitProposal, remedy } from './remedy';
-import { change } from '../document/patch';
+import type { DieReading } from '../study/readings';
 
 /** How far the forward voltages of lamps of one bag lie apart (common practice, no source). */
 const BAG_VOLTS = 0.1;
@@ -11,43 +11,57 @@ const BAG_VOLTS = 0.1;
 /** Bare lamps side by side behind one resistor or limiter: they share as their forward voltages happen to be. */
 export const unevenSharing = rule({
   id: 'uneven-sharing',
-  needs: ['steady'],
-  judge(bench, { steady }) {
-    const { job, jobId, layout } = bench;
-    return inOrder(job.groups).flatMap((group) => {
-      if (group.drive !== 'resistor-shared' && group.drive !== 'limiter') return [];
-      if (group.builtIn.kind === 'resistor' || group.builtIn.kind === 'limiter') return [];
-      const bare = steady.lamps.filter(
-        (l) => job.lamps[l.lampId].groupId === group.id && l.led.builtInOhms === 0,
-      );
-      if (Math.ceil(bare.length / group.inSeries) < 2) return [];
-      const [first] = bare;
-      const own = first.led.seriesOhms * Math.max(0, first.amps.mean);
-      const slope = first.led.emission * THERMAL_VOLTS;
+  needs: ['usual'],
+  judge: (bench, { usual }) =>
+    inOrder(bench.job.circuits).flatMap((circuit) => {
+      const { job, jobId } = bench;
+      if (circuit.limit !== 'shared' && circuit.limit !== 'limiter') return [];
+      const isBare = (d: DieReading): boolean =>
+        d.circuitId === circuit.id &&
+        d.led !== null &&
+        d.led.builtInOhms === 0 &&
+        job.lamps[d.lampId].builtIn.kind !== 'resistor' &&
+        job.lamps[d.lampId].builtIn.kind !== 'limiter';
+      // Those that burn at the same time lie side by side.
+      const together = usual
+        .flatMap((row) => {
+          const dies = row.dies.filter((d) => isBare(d) && d.should);
+          // Unlike ones do not share: the one of least volts takes all.
+          return [...new Set(dies.map((d) => d.led))].map((led) => dies.filter((d) => d.led === led));
+        })
+        .reduce((most, dies) => (dies.length > most.length ? dies : most), []);
+      if (Math.ceil(together.length / circuit.inSeries) < 2) return [];
+      const [{ led, litAmps }] = together;
+      const own = led!.seriesOhms * litAmps;
+      const slope = led!.emission * THERMAL_VOLTS;
       // The lamp that takes most has more drop in its own resistance too.
       const ratio = Math.exp(BAG_VOLTS / (slope + own));
+      const ids = together.map((d) => d.lampId);
       return [
         {
-          id: `uneven-sharing ${group.id}`,
-          rule: 'uneven-sharing',
+          id: `uneven-sharing ${circuit.id}`,
           severity: 'note' as const,
           title: 'One limit for several lamps',
-          sentence: `Of ${bare.length} lamps side by side, one that lights ${BAG_VOLTS * 1e3} mV earlier than its neighbours takes ${ratio.toFixed(1)} times their current.`,
+          sentence: `Of ${together.length} lamps side by side, one that lights ${BAG_VOLTS * 1e3} mV earlier than its neighbours takes ${ratio.toFixed(1)} times their current.`,
           reason:
             'Lamps of one bag differ by about that much. A resistor each keeps them even; one shared is enough where only one lamp lights at a time, or where they were matched.',
-          paths: [['jobs', jobId, 'groups', group.id, 'drive']],
-          terminals: bare.map((l) => ({ part: l.part, terminal: 'anode' })),
-          figures: { lamps: bare.length, ratio },
-          remedies: remedy('Fit a resistor to each lamp', bench, steady, (draft) => {
-            coachIn(draft, jobId).groups[group.id].drive = 'resistor-each';
-            const each = change(
-              layout,
-              (d) => void (coachIn(d, jobId).groups[group.id].drive = 'resistor-each'),
-            ).layout;
-            return fitProposal(draft, jobId, group.id, each);
-          }),
+          subject: { circuit: circuit.id, lamps: ids },
+          paths: [['jobs', jobId, 'circuits', circuit.id, 'limit']],
+          terminals: aboutLamps(bench, ids).terminals,
+          figures: [
+            { is: ratio, limit: 1, unit: 'times' as const },
+            { is: together.length, limit: 1, unit: 'pieces' as const },
+          ],
+          cures: [
+            {
+              label: 'Fit a resistor to each lamp',
+              recipe: (draft) => {
+                resistorEach(jobId, circuit.id)(draft);
+                for (const cure of wantedLimit(bench, [circuit.id])) cure.recipe(draft);
+              },
+            },
+          ],
         },
       ];
-    });
-  },
+    }),
 });

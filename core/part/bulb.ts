@@ -33,6 +33,10 @@ export const bulbs: Readonly<Record<string, BulbPart>> = {
   'bulb-16v': { id: 'bulb-16v', name: 'Bulb, 16 V 40 mA', volts: 16, amps: 0.04, lumens: 0.8, kelvin: 2400 },
 };
 
+/** RMS volts a bulb stands at when it carries a true RMS current: the inverse of `bulbAmps`. */
+export const bulbVoltsAt = (bulb: Pick<BulbPart, 'volts' | 'amps'>, rmsAmps: number): number =>
+  rmsAmps > 0 ? bulb.volts * (rmsAmps / bulb.amps) ** (1 / CURRENT_POWER) : 0;
+
 /** Resistance of a filament that has warmed to an RMS voltage, in ohms; never below that of the cold wire. */
 export function filamentOhms(bulb: BulbPart, rmsVolts: number): number {
   const hot = bulb.volts / bulb.amps;

@@ -25,6 +25,9 @@ export interface DecoderType {
   readonly windows: readonly number[];
   /** Whether it lights its lamps on a DC track too. */
   readonly runsOnDc: boolean;
+  /** Volts on a DC track from which it works, and what it takes for itself. */
+  readonly wakeVolts: number;
+  readonly ownAmps: number;
   readonly lengthMillimetres: number;
   readonly widthMillimetres: number;
   readonly heightMillimetres: number;
@@ -47,7 +50,14 @@ export const standardWindows: readonly number[] = [1, 1, 1, 1, 1, 4, 4, 4, 4, 4,
 /** The same, one CV earlier, as some have it. */
 const shiftedWindows: readonly number[] = [1, 1, 1, 1, 4, 4, 4, 4, 4, 7, 7, 7, 7, 7];
 
-const usual = { onOhms: 2, windows: standardWindows, runsOnDc: true } as const;
+/** A decoder wakes at some 5 V and takes about 8 mA for itself (typical, from memory). */
+const usual = {
+  onOhms: 2,
+  windows: standardWindows,
+  runsOnDc: true,
+  wakeVolts: 5,
+  ownAmps: 0.008,
+} as const;
 
 /** Generic decoders; figures are typical, not any maker's. Another is an entry more. */
 export const decoderTypes: Readonly<Record<string, DecoderType>> = {

@@ -1,4 +1,4 @@
-import { Matrix, QrDecomposition } from 'ml-matrix';
+import { leastSquares } from './least-squares';
 import { THERMAL_VOLTS } from './junction-model';
 
 /** What a person read with the lamp on the bench: volts across it, current through it. */
@@ -45,11 +45,11 @@ export function fitReadings(readings: readonly LampReading[]): FittedCurve {
   const fit = (
     columns: readonly ((r: LampReading) => number)[],
     known: (r: LampReading) => number,
-  ): number[] => {
-    const matrix = new Matrix(readings.map((r) => columns.map((c) => c(r))));
-    const right = Matrix.columnVector(readings.map((r) => r.volts - known(r)));
-    return new QrDecomposition(matrix).solve(right).to1DArray();
-  };
+  ): number[] =>
+    leastSquares(
+      columns.map((c) => readings.map(c)),
+      readings.map((r) => r.volts - known(r)),
+    );
   const log = (r: LampReading): number => THERMAL_VOLTS * Math.log(r.amps);
   const one = (): number => 1;
   const amps = (r: LampReading): number => r.amps;

@@ -1,23 +1,22 @@
 import { describe, expect, test } from 'vitest';
 import { boatTrain, demo, demoJob } from '../../tests/generated';
-import { onDecoder, onRails, vehicleId } from '../../tests/vehicles';
+import { condition } from '../../tests/roof';
+import { eachLine, onDecoder, onRails, vehicleId, wireAll } from '../../tests/vehicles';
 import { change } from '../document/patch';
-import { coachIn, locomotiveIn } from '../document/jobs';
+import { coachIn } from '../kinds/coach/jobs';
+import { putStage } from '../document/line-stages';
 import { attempt, attemptPatches } from '../document/gate';
-import { usualBoard, usualTallest } from '../document/usual-fit';
+import { usualBoard, usualTallest } from '../kinds/coach/usual-fit';
 import { checkJob } from '../finding/check';
-import { checkVehicle } from '../finding/locomotive/check-vehicle';
 import { readLayout, writeLayout } from '../document/file';
 import { curveDoubt, fitReadings } from '../part/lamp-readings';
 import { lineSketch } from './line-sketch';
 import { solvedJob } from './solved-job';
 import { benchOf } from './bench';
-import { coachInterior } from './coach-interior';
-import { interiorDoubts } from './interior-doubts';
-import { mirroredVehicle } from './locomotive/new-locomotive';
-import { cureFor } from './locomotive/wrong-way';
-import { vehicleOf } from './locomotive/vehicle';
-import { steadyStudy } from './steady';
+import { coachInterior } from '../kinds/coach/interior';
+import { interiorDoubts } from '../kinds/coach/interior-doubts';
+import { mirroredVehicle } from '../kinds/locomotive/make';
+import { usualReadings } from './solver';
 import type { Layout } from '../document/layout';
 
 // What an attack on the program found, each kept as a case.
@@ -74,8 +73,8 @@ describe('a mistyped reading of a lamp', () => {
     });
     expect(readLayout(writeLayout(layout)).ok).toBe(true);
     expect(() => benchOf(layout, demoJob)).toThrow(/in the drawer: .*mistaken/);
-    expect(solvedJob(layout, demoJob).steady).toBeNull();
-    expect(solvedJob(layout, 'open-saloon').steady).not.toBeNull();
+    expect(solvedJob(layout, demoJob).readings).toBeNull();
+    expect(solvedJob(layout, 'open-saloon').readings).not.toBeNull();
     expect(lineSketch(layout).vehicles).toHaveLength(7);
     // It can be mended: an edit of the reading passes the gate.
     const mended = attempt(layout, (d) => {
@@ -105,7 +104,7 @@ describe('ways to a layout that could not be opened again', () => {
         j.lamps[`x${i}`] = { ...first, order: 20 + i, ohms: 180, acrossMillimetres: i };
       for (const [i, l] of Object.values(j.lamps).entries()) if (i === 0) l.ohms = 9.9e6;
     });
-    for (const f of checkVehicle(layout, vehicleId))
+    for (const f of checkJob(layout, vehicleId))
       for (const r of f.remedies)
         expect([f.rule, r.label, attemptPatches(layout, r.patches).ok]).toEqual([f.rule, r.label, true]);
   });
@@ -114,21 +113,22 @@ describe('ways to a layout that could not be opened again', () => {
 describe('circuits without an answer', () => {
   test('a regulator that would drop nothing at all has one, behind half-wave too', () => {
     const { layout } = change(boatTrain(), (d) => {
-      const { conditioning } = coachIn(d, demoJob);
-      conditioning.rectifier = 'half-wave';
-      conditioning.regulator = { outVolts: 5, dropoutVolts: 0, quiescentAmps: 0 };
+      condition(coachIn(d, demoJob), {
+        rectifier: 'half-wave',
+        regulator: { outVolts: 5, dropoutVolts: 0, quiescentAmps: 0 },
+      });
     });
-    expect(steadyStudy(benchOf(layout, demoJob)).lamps.every((l) => Number.isFinite(l.amps.mean))).toBe(true);
+    expect(usualReadings(benchOf(layout, demoJob)).dies.every((l) => Number.isFinite(l.amps.mean))).toBe(
+      true,
+    );
   });
   test('states that have none are told by what they are about; the others are judged', () => {
     const layout = onDecoder((j) => {
-      for (const c of Object.values(j.circuits)) {
-        c.topology = 'own-bridge';
-        c.reservoir = { farads: 1e-9, ratedVolts: 25 };
-      }
+      wireAll(j, 'own-bridge');
+      eachLine(j, (line) => putStage(line, 'reservoir', { farads: 1e-9, ratedVolts: 25 }));
       for (const l of Object.values(j.lamps)) l.ohms = 0.1;
     });
-    const findings = checkVehicle(layout, vehicleId);
+    const findings = checkJob(layout, vehicleId);
     const told = findings.find((f) => f.rule === 'no-answer')!;
     expect(told.sentence).toMatch(/Reservoir of Head lamps A/);
     expect(told.sentence).not.toMatch(/[a-z]_[a-z]/);
@@ -150,21 +150,19 @@ describe('bounded work', () => {
       for (let i = 0; i < 1000; i++)
         j.lamps[`x${i}`] = { ...first, order: 20 + i, acrossMillimetres: (i % 20) - 10 };
     });
-    expect(checkVehicle(layout, vehicleId).some((f) => f.rule === 'output-overload')).toBe(true);
+    expect(checkJob(layout, vehicleId).some((f) => f.rule === 'output-overload')).toBe(true);
   });
   test('the search for a cure of wrong ways ends, with reservoirs too', () => {
     const layout = onDecoder((j) => {
-      for (const c of Object.values(j.circuits)) {
-        c.topology = 'regulated-board';
-        c.leadsSwapped = true;
-        c.reservoir = { farads: 100e-6, ratedVolts: 25 };
-      }
+      wireAll(j, 'regulated-board');
+      eachLine(j, (line) => {
+        line.swapped = true;
+        putStage(line, 'reservoir', { farads: 100e-6, ratedVolts: 25 });
+      });
     });
-    const cure = cureFor(vehicleOf(layout, vehicleId), 'A');
-    if (cure) {
-      const made = attempt(layout, (d) => cure.mend(locomotiveIn(d, vehicleId)));
-      expect(made.ok).toBe(true);
-    }
-    expect(checkVehicle(layout, vehicleId).length).toBeGreaterThan(0);
+    const findings = checkJob(layout, vehicleId);
+    expect(findings.length).toBeGreaterThan(0);
+    for (const { remedies } of findings)
+      for (const { patches } of remedies) expect(attemptPatches(layout, patches).ok).toBe(true);
   });
 });

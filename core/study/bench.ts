@@ -1,53 +1,48 @@
-import { assembleCoach } from '../assembly/coach';
+import { assemble } from '../assembly/assemble';
 import { withFault, type Fault } from '../assembly/fault';
-import { lower, type Lowered } from '../assembly/lower';
-import { usualControls, type Controls, type Supply } from '../supply';
-import { coachIn } from '../document/jobs';
 import type { Assembly } from '../assembly/assembly';
-import type { Job, Layout } from '../document/layout';
+import type { AnyJob, Layout } from '../document/layout';
+import type { Supply } from '../supply';
 
-/** One job laid out on the bench, ready for studies: the assembly as it stands, with any faults tried on it. */
-export interface Bench {
+/** One job laid out on a supply, ready for studies: the assembly as it stands, with any faults tried on it. */
+export interface Bench<J extends AnyJob = AnyJob> {
   readonly layout: Layout;
   readonly jobId: string;
-  readonly job: Job;
+  readonly job: J;
+  readonly supplyId: string;
   readonly supply: Supply;
-  readonly controls: Controls;
   readonly assembly: Assembly;
-  readonly lowered: Lowered;
 }
 
-/** Controls as a supply's job is made for: the usual throttle, forward. */
-export function madeFor(supply: Supply): Controls {
-  return supply.kind === 'dc-track' ? { ...usualControls, throttle: supply.usualThrottle } : usualControls;
+/** How a job is laid out otherwise than it stands. */
+export interface LaidOut {
+  /** The supply it is set on; its own when left out. */
+  readonly supplyId?: string;
+  /** Tried as an argument, in order. */
+  readonly faults?: readonly Fault[];
 }
 
 /**
  * Lays a job out.
- * @param faults tried as an argument, in order
- * @param controls those it is made for when left out
- * @throws RangeError when the layout has no such job
+ * @throws RangeError when the layout has no such job or supply
  */
-export function benchOf(
-  layout: Layout,
-  jobId: string,
-  faults: readonly Fault[] = [],
-  controls?: Controls,
-): Bench {
-  const assembly = faults.reduce(withFault, assembleCoach(layout, jobId));
-  const job = coachIn(layout, jobId);
-  const supply = layout.supplies[job.supplyId];
-  const held = controls ?? madeFor(supply);
-  const lowered = lower(assembly, supply, { controls: held });
-  return { layout, jobId, job, supply, controls: held, assembly, lowered };
+export function benchOf(layout: Layout, jobId: string, { supplyId, faults = [] }: LaidOut = {}): Bench {
+  if (!Object.hasOwn(layout.jobs, jobId)) throw new RangeError(`there is no job ${jobId}`);
+  const job = layout.jobs[jobId];
+  const onSupply = supplyId ?? job.supplyId;
+  if (!Object.hasOwn(layout.supplies, onSupply)) throw new RangeError(`there is no supply ${onSupply}`);
+  const assembly = faults.reduce(withFault, assemble(layout, jobId, onSupply));
+  return { layout, jobId, job, supplyId: onSupply, supply: layout.supplies[onSupply], assembly };
 }
 
-/**
- * The same bench where most flows: a DC track at full throttle, any other as it is.
- * @returns the bench itself when nothing differs
- */
-export function atMost(bench: Bench): Bench {
-  if (bench.supply.kind !== 'dc-track' || bench.controls.throttle === 1) return bench;
-  const controls = { ...bench.controls, throttle: 1 };
-  return { ...bench, controls, lowered: lower(bench.assembly, bench.supply, { controls }) };
-}
+/** The bench with faults tried on it. */
+export const withFaults = <J extends AnyJob>(bench: Bench<J>, faults: readonly Fault[]): Bench<J> => ({
+  ...bench,
+  assembly: faults.reduce(withFault, bench.assembly),
+});
+
+/** The same job of another layout, on the supply this one is set on. */
+export const benchIn = (bench: Bench, layout: Layout): Bench =>
+  benchOf(layout, bench.jobId, {
+    supplyId: bench.supplyId === bench.job.supplyId ? undefined : bench.supplyId,
+  });

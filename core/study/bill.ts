@@ -14,6 +14,7 @@ const PRICES = {
   limiter: 0.6,
   regulator: 0.9,
   switch: 0.5,
+  fuse: 0.3,
   bulb: 0.8,
   decoder: 25,
 } as const;
@@ -25,6 +26,8 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
       return supply.kind === 'cell' ? supply.inSeries * cellTypes[supply.cell].price : 0;
     case 'switch':
       return PRICES.switch;
+    case 'fuse':
+      return PRICES.fuse;
     case 'bridge':
       return part.loose ? PRICES.looseDiodes : PRICES.mouldedBridge;
     case 'diode':
@@ -71,7 +74,7 @@ export function jointsOf(assembly: Assembly): number {
     const [id, terminal] = key.split('.');
     const part = assembly.parts.find((p) => p.id === id)!;
     if (part.kind === 'lamp' && (part.led.form === 'strip' || part.led.form === 'fairy')) {
-      pieces.add(`${part.groupId ?? id} ${part.led.form} ${terminal}`);
+      pieces.add(`${part.circuit ?? id} ${part.led.form} ${terminal}`);
     } else if (part.kind === 'bridge' && part.loose) joints += 2;
     else joints += 1;
   }

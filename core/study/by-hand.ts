@@ -1,6 +1,8 @@
-import { lampType } from '../document/lamp-type';
 import { cellTypes } from '../part/cell';
+import { lampType } from '../document/lamp-type';
+import { stageBefore } from '../document/line-stages';
 import { supplyKind } from '../supply';
+import { reservoirsOf, reservoirVolts } from './line-readings';
 import {
   cellShortcut,
   holdShortcut,
@@ -11,7 +13,7 @@ import {
   type Shortcut,
 } from './shortcut';
 import type { Bench } from './bench';
-import type { SteadyStudy } from './steady';
+import type { Readings } from './readings';
 
 /** The sum people do for a resistor, as it would go for this job. */
 export interface SumByHand extends Shortcut {
@@ -29,46 +31,54 @@ const STRIP_VOLTS = 12;
  * the current that flows; for a strip its current at full voltage, for the voltage it now gets.
  * @returns null for a group without resistor or current
  */
-export function sumByHand(bench: Bench, steady: SteadyStudy, groupId: string): SumByHand | null {
+export function sumByHand(bench: Bench, readings: Readings, circuitId: string): SumByHand | null {
   const { job, layout } = bench;
-  const group = job.groups[groupId];
-  const members = steady.lamps.filter((l) => job.lamps[l.lampId].groupId === groupId);
+  const circuit = job.circuits[circuitId];
+  const members = readings.dies.filter((d) => d.circuitId === circuitId && !d.second);
   const [first] = members;
-  if (!first || !(first.amps.mean > 0) || group.drive === 'limiter' || group.drive === 'none') return null;
+  if (!first?.led || !(first.amps.mean > 0) || circuit.limit === 'limiter' || circuit.limit === 'none')
+    return null;
   const type = lampType(layout, job.lamps[first.lampId].part);
-  const shared = group.drive === 'resistor-shared' ? members.length / group.inSeries : 1;
+  const shared = circuit.limit === 'shared' ? members.length / circuit.inSeries : 1;
   if (type.form === 'strip' && type.inSeries === 3) {
-    const atFull =
-      (type.testAmps * members.length) / (group.drive === 'resistor-shared' ? 1 : members.length);
+    const atFull = circuit.limit === 'shared' ? type.testAmps * members.length : type.testAmps;
     const sum = stripShortcut(STRIP_VOLTS, Math.min(STRIP_VOLTS, first.volts.mean), atFull);
-    return { ...sum, left: stripLeftShortcut(STRIP_VOLTS, group.ohms, atFull) };
+    return { ...sum, left: stripLeftShortcut(STRIP_VOLTS, circuit.ohms, atFull) };
   }
-  const before =
-    steady.railVolts.greatest - (job.conditioning.rectifier === 'none' ? 0 : SPOKEN_BRIDGE_VOLTS);
-  const volts = bench.job.conditioning.regulator?.outVolts ?? before;
-  const forward = type.forwardVolts * type.inSeries * group.inSeries;
+  const rectified = (['bridge', 'diode'] as const).some((k) => stageBefore(job, circuitId, k) !== null);
+  const before = readings.railVolts.greatest - (rectified ? SPOKEN_BRIDGE_VOLTS : 0);
+  const volts = stageBefore(job, circuitId, 'regulator')?.outVolts ?? before;
+  const inRow = Math.min(circuit.inSeries, members.length);
+  const forward = type.forwardVolts * type.inSeries * inRow;
   if (volts <= forward) return null;
   return { ...resistorShortcut(volts, forward, first.amps.mean * shared), left: null };
 }
 
 /** The hold time by hand: the reservoir from its volts down to those of the lamps, at the current drawn. */
-export function holdByHand(bench: Bench, steady: SteadyStudy): Shortcut | null {
-  const { reservoir } = bench.job.conditioning;
-  if (!reservoir || !steady.reservoirVolts || !(steady.supplyAmps.mean > 0)) return null;
-  const lowest = Math.max(0, ...steady.lamps.map((l) => l.volts.mean));
-  return holdShortcut(reservoir.farads, steady.reservoirVolts.mean, lowest, steady.supplyAmps.mean);
+export function holdByHand(bench: Bench, readings: Readings): Shortcut | null {
+  const [reservoir] = reservoirsOf(bench);
+  const stored = reservoirVolts(bench, readings);
+  if (!reservoir || !stored || !(readings.supplyAmps.mean > 0)) return null;
+  const lowest = Math.max(0, ...readings.dies.map((d) => d.volts.mean));
+  return holdShortcut(reservoir.farads, stored.mean, lowest, readings.supplyAmps.mean);
 }
 
 /** The inrush by hand: the supply's highest volts over its own and the charge resistance. */
-export function inrushByHand(bench: Bench): Shortcut {
-  const kind = supplyKind(bench.supply);
-  const ohms = kind.sourceOhms(bench.supply) + (bench.job.conditioning.chargeResistor?.ohms ?? 0);
-  return inrushShortcut(kind.highestVolts(bench.supply), ohms);
+export function inrushByHand({ supply, assembly }: Bench): Shortcut {
+  const kind = supplyKind(supply);
+  const charge = assembly.parts.reduce(
+    (sum, p) => (p.kind === 'resistor' && p.role === 'charge' ? sum + p.ohms : sum),
+    0,
+  );
+  // A pulse that reverses is none of what charges.
+  const highest =
+    supply.kind === 'ac-track' ? supply.highestRmsVolts * Math.SQRT2 : kind.highestVolts(supply);
+  return inrushShortcut(highest, kind.sourceOhms(supply) + charge);
 }
 
 /** The life of a cell by hand; null for a job on none, or one that draws nothing. */
-export function cellLifeByHand(bench: Bench, steady: SteadyStudy): Shortcut | null {
+export function cellLifeByHand(bench: Bench, readings: Readings): Shortcut | null {
   const { supply } = bench;
-  if (supply.kind !== 'cell' || !(steady.supplyAmps.mean > 0)) return null;
-  return cellShortcut(cellTypes[supply.cell].milliampHours, steady.supplyAmps.mean);
+  if (supply.kind !== 'cell' || !(readings.supplyAmps.mean > 0)) return null;
+  return cellShortcut(cellTypes[supply.cell].milliampHours, readings.supplyAmps.mean);
 }

@@ -1,7 +1,6 @@
 import { cellTypes } from '../part/cell';
-import { lower } from '../assembly/lower';
-import { steadyStudy } from './steady';
-import { coachLight } from './coach-light';
+import { totalLumens } from './meter';
+import { usualReadings } from './solver';
 import type { Bench } from './bench';
 
 /** Light and current while a cell empties. Time zero is the cell as it is now. */
@@ -29,16 +28,15 @@ export const lifeShares = [0.5, 0.1, 0.01] as const;
  * @returns null when the job hangs on no cell, or draws nothing
  */
 export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
-  const { supply, assembly, job } = bench;
+  const { supply } = bench;
   if (supply.kind !== 'cell') return null;
   const coulombs = cellTypes[supply.cell].milliampHours * 3.6;
-  const at = (spent: number): { lux: number; amps: number } => {
-    const there = { ...bench, lowered: lower(assembly, { ...supply, spent }, { controls: bench.controls }) };
-    const steady = steadyStudy(there);
-    return { lux: coachLight(job, steady).litLux, amps: steady.supplyAmps.mean };
+  const at = (spent: number): { lumens: number; amps: number } => {
+    const readings = usualReadings({ ...bench, supply: { ...supply, spent } });
+    return { lumens: totalLumens(readings), amps: readings.supplyAmps.mean };
   };
   const fresh = at(0);
-  if (!(fresh.amps > 1e-9) || !(fresh.lux > 0)) return null;
+  if (!(fresh.amps > 1e-9) || !(fresh.lumens > 0)) return null;
   const hours: number[] = [];
   const light: number[] = [];
   const amps: number[] = [];
@@ -54,11 +52,11 @@ export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
       if (!Number.isFinite(time)) break;
     }
     hours.push(time);
-    light.push(now.lux / fresh.lux);
+    light.push(now.lumens / fresh.lumens);
     amps.push(now.amps);
     spent.push(out);
     // What is left in a cell that no longer lights anything takes months to leave it.
-    if (now.lux < DARK_SHARE * fresh.lux) break;
+    if (now.lumens < DARK_SHARE * fresh.lumens) break;
   }
   const moments = lifeShares.map((s) => crossing(hours, light, s));
   return { hours, light, amps, spent, moments, lastHours: moments[2] ?? time };

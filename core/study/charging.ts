@@ -1,12 +1,11 @@
 import { change } from '../document/patch';
-import { benchOf } from './bench';
+import { inOrder } from '../document/in-order';
+import { putStage, stageOf, takeStage } from '../document/line-stages';
+import { benchIn, type Bench } from './bench';
 import { inrushStudy } from './inrush';
+import { totalLumens } from './meter';
 import { powerCutStudy } from './power-cut';
-import { steadyStudy } from './steady';
-import { coachLight } from './coach-light';
-import { coachIn } from '../document/jobs';
-import type { ConditioningRecord } from '../document/coach-record';
-import type { Layout } from '../document/layout';
+import { usualReadings } from './solver';
 
 /** One way to charge a reservoir, with what it does. */
 export interface ChargingWay {
@@ -15,7 +14,8 @@ export interface ChargingWay {
   readonly overSeconds: number;
   /** Seconds until the light has fallen to half without power; null when it does not within the study. */
   readonly holdSeconds: number | null;
-  readonly lux: number;
+  /** Light of all its lamps together. */
+  readonly lumens: number;
   /** Whether the job is built this way now. */
   readonly isNow: boolean;
 }
@@ -27,32 +27,33 @@ const USUAL_CHARGE_OHMS = 100;
  * diode round it for the way back: inrush, hold and light of each, from transients of each.
  * @returns an empty list without a reservoir
  */
-export function chargingWays(layout: Layout, jobId: string): ChargingWay[] {
-  const { conditioning } = coachIn(layout, jobId);
-  if (!conditioning.reservoir) return [];
-  const resistor = conditioning.chargeResistor ?? { ohms: USUAL_CHARGE_OHMS, ratedWatts: 0.25 };
-  const now = !conditioning.chargeResistor ? 'none' : conditioning.chargeDiode ? 'with-diode' : 'in-line';
-  const ways: readonly (readonly [
-    ChargingWay['id'],
-    Pick<ConditioningRecord, 'chargeResistor' | 'chargeDiode'>,
-  ])[] = [
-    ['none', { chargeResistor: null, chargeDiode: false }],
-    ['in-line', { chargeResistor: resistor, chargeDiode: false }],
-    ['with-diode', { chargeResistor: resistor, chargeDiode: true }],
-  ];
-  return ways.map(([id, arrangement]) => {
-    const laid = change(layout, (draft) =>
-      Object.assign(coachIn(draft, jobId).conditioning, arrangement),
-    ).layout;
-    const bench = benchOf(laid, jobId);
-    const steady = steadyStudy(bench);
-    const inrush = inrushStudy(bench);
+export function chargingWays(bench: Bench): ChargingWay[] {
+  const { job, layout, jobId } = bench;
+  const line = inOrder(job.lines).find((l) => stageOf(l, 'reservoir'));
+  if (!line) return [];
+  const stage = stageOf(line, 'charge');
+  const resistor = stage ?? { ohms: USUAL_CHARGE_OHMS, ratedWatts: 0.25 };
+  const now = !stage ? 'none' : stage.beside ? 'with-diode' : 'in-line';
+  return (['none', 'in-line', 'with-diode'] as const).map((id) => {
+    const laid = change(layout, (draft) => {
+      const own = draft.jobs[jobId].lines[line.id];
+      if (id === 'none') takeStage(own, 'charge');
+      else
+        putStage(own, 'charge', {
+          ohms: resistor.ohms,
+          ratedWatts: resistor.ratedWatts,
+          beside: id === 'with-diode',
+        });
+    }).layout;
+    const there = benchIn(bench, laid);
+    const readings = usualReadings(there);
+    const inrush = inrushStudy(there);
     return {
       id,
       peakAmps: inrush?.peakAmps ?? 0,
       overSeconds: inrush?.overSeconds ?? 0,
-      holdSeconds: powerCutStudy(bench, steady).moments[0],
-      lux: coachLight(bench.job, steady).litLux,
+      holdSeconds: powerCutStudy(there, readings).moments[0],
+      lumens: totalLumens(readings),
       isNow: id === now,
     };
   });

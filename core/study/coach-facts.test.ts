@@ -1,7 +1,9 @@
+import { condition } from '../../tests/roof';
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
 import { ratingFor } from '../part/electrolytic';
 import { nearestPreferred } from '../part/preferred';
+import { mainLineId } from '../document/line-stages';
 import { change } from '../document/patch';
 import { usualSupply } from '../document/usual-supply';
 import { checkJob } from '../finding/check';
@@ -10,17 +12,25 @@ import { cellLifeByHand, holdByHand, inrushByHand, sumByHand } from './by-hand';
 import { bridgedLength, deadLength } from './gap';
 import { cellLifeStudy } from './cell-life';
 import { noLoadStudy } from './no-load';
-import { likedLux, proposeDrive } from './proposal';
-import { layLamps } from './schools';
+import { likedLux, proposeLimit } from '../kinds/coach/proposal';
+import { layLamps } from '../kinds/coach/schools';
 import { cellShortcut, holdShortcut, stripLeftShortcut, stripShortcut } from './shortcut';
-import { coachLight } from './coach-light';
-import { steadyStudy } from './steady';
-import { coachIn } from '../document/jobs';
+import { coachLight } from '../kinds/coach/light';
+import { rectifierVolts, reservoirVolts } from './line-readings';
+import { usualReadings } from './solver';
+import { coachIn } from '../kinds/coach/jobs';
+import type { RectifierName } from '../document/line-stages';
 import type { Draft } from 'immer';
-import type { Job, Layout } from '../document/layout';
+import type { CoachRecord as Job } from '../kinds/coach/record';
+import type { Layout } from '../document/layout';
 
 const layoutWith = (recipe: (job: Draft<Job>, draft: Draft<Layout>) => void): Layout =>
   change(demo(), (draft) => recipe(coachIn(draft, demoJob), draft)).layout;
+
+const rectifierCost = (layout: Layout): number => {
+  const bench = benchOf(layout, demoJob);
+  return rectifierVolts(bench, usualReadings(bench), mainLineId(bench.job)!)!;
+};
 
 /** Three units of strip, 60 mA at 12 V, straight on a 12 V bus behind a resistor. */
 const stripOn12 = (ohms: number): Layout =>
@@ -29,9 +39,9 @@ const stripOn12 = (ohms: number): Layout =>
       ...usualSupply('layout-bus', 'H0', 1),
       wireOhms: 0.01,
     } as Layout['supplies'][string];
-    Object.assign(job.conditioning, { rectifier: 'none', reservoir: null, chargeResistor: null });
+    condition(job, { rectifier: 'none', reservoir: null, chargeResistor: null });
     layLamps(job, 'strip-warm', 3);
-    Object.assign(job.groups.roof, { drive: 'resistor-shared', ohms });
+    Object.assign(job.circuits.roof, { limit: 'shared', ohms });
   });
 
 describe('the strip that was wanted at 9.5 V (common practice, no source)', () => {
@@ -44,11 +54,11 @@ describe('the strip that was wanted at 9.5 V (common practice, no source)', () =
     expect(sum.why).toMatch(/draws much less/);
   });
   test('three units draw 60 mA at 12 V', () => {
-    expect(steadyStudy(benchOf(stripOn12(0.1), demoJob)).supplyAmps.mean).toBeCloseTo(0.06, 2);
+    expect(usualReadings(benchOf(stripOn12(0.1), demoJob)).supplyAmps.mean).toBeCloseTo(0.06, 2);
   });
   test('solved, 47 ohm leaves 10.2 to 10.5 V, and 9.5 V needs two to four times the ohms', () => {
     const leaves = (ohms: number): number =>
-      steadyStudy(benchOf(stripOn12(ohms), demoJob)).lamps[0].volts.mean;
+      usualReadings(benchOf(stripOn12(ohms), demoJob)).dies[0].volts.mean;
     expect(leaves(47)).toBeGreaterThan(10.2);
     expect(leaves(47)).toBeLessThan(10.5);
     expect(leaves(2 * 41.7)).toBeGreaterThan(9.5);
@@ -56,14 +66,14 @@ describe('the strip that was wanted at 9.5 V (common practice, no source)', () =
   });
   test('both stand side by side for the job', () => {
     const layout = stripOn12(47);
-    const hand = sumByHand(benchOf(layout, demoJob), steadyStudy(benchOf(layout, demoJob)), 'roof')!;
+    const hand = sumByHand(benchOf(layout, demoJob), usualReadings(benchOf(layout, demoJob)), 'roof')!;
     expect(hand.left!.leftVolts).toBeCloseTo(9.18, 2);
     expect(hand.sum).toMatch(/12 V − 10\.\d V/);
   });
   test('"I liked it at 9.5 V" asks for the light it then has', () => {
     const lux = likedLux(stripOn12(47), demoJob, 'roof', 9.5, 0);
     const wanted = change(stripOn12(47), (draft) => void (coachIn(draft, demoJob).wantedLux = lux)).layout;
-    const proposal = proposeDrive(wanted, demoJob, 'roof')!;
+    const proposal = proposeLimit(wanted, demoJob, 'roof')!;
     expect(proposal.exact).toBeGreaterThan(2 * 41.7);
     expect(proposal.exact).toBeLessThan(4 * 41.7);
     expect(proposal.lux / lux).toBeGreaterThan(0.8);
@@ -73,16 +83,13 @@ describe('the strip that was wanted at 9.5 V (common practice, no source)', () =
 
 describe('rectifier and reservoir (common practice, no source)', () => {
   test('a silicon bridge costs 1.3 to 1.4 V at a coach’s current, a Schottky one about half', () => {
-    const drop = (rectifier: Job['conditioning']['rectifier'], ohms = 3300): number =>
-      steadyStudy(
-        benchOf(
-          layoutWith((job) => {
-            job.conditioning.rectifier = rectifier;
-            job.groups.roof.ohms = ohms;
-          }),
-          demoJob,
-        ),
-      ).bridgeVolts!.mean;
+    const drop = (rectifier: RectifierName, ohms = 3300): number =>
+      rectifierCost(
+        layoutWith((job) => {
+          condition(job, { rectifier });
+          job.circuits.roof.ohms = ohms;
+        }),
+      );
     expect(drop('silicon-bridge')).toBeGreaterThan(1.3);
     expect(drop('silicon-bridge')).toBeLessThan(1.4);
     expect(drop('schottky-bridge')).toBeLessThan(0.75);
@@ -95,9 +102,9 @@ describe('rectifier and reservoir (common practice, no source)', () => {
         rmsVolts: 20,
         highestRmsVolts: 20,
       } as Layout['supplies'][string];
-      job.conditioning.reservoir!.ratedVolts = 25;
+      condition(job, { reservoir: { ratedVolts: 25 } });
     });
-    const volts = noLoadStudy(benchOf(layout, demoJob))!.volts.greatest;
+    const volts = noLoadStudy(benchOf(layout, demoJob))[0].volts.greatest;
     expect(volts).toBeGreaterThan(26.7);
     expect(volts).toBeLessThan(28.1);
     const finding = checkJob(layout, demoJob).find((f) => f.rule === 'reservoir-rating')!;
@@ -113,7 +120,7 @@ describe('rectifier and reservoir (common practice, no source)', () => {
         ...usualSupply('ac-track', 'H0', 1),
         reversingPulseVolts: 40,
       } as Layout['supplies'][string];
-      job.conditioning.reservoir!.ratedVolts = 35;
+      condition(job, { reservoir: { ratedVolts: 35 } });
     });
     expect(checkJob(layout, demoJob).find((f) => f.rule === 'reservoir-rating')!.severity).toBe('stop');
   });
@@ -128,11 +135,11 @@ describe('1/8 W behind 750 ohm (common practice, no source)', () => {
         highestVolts: volts,
         wireOhms: 0.01,
       } as Layout['supplies'][string];
-      Object.assign(job.conditioning, { rectifier: 'none', reservoir: null, chargeResistor: null });
+      condition(job, { rectifier: 'none', reservoir: null, chargeResistor: null });
       layLamps(job, 'white-warm', 1);
-      Object.assign(job.groups.roof, { drive: 'resistor-each', ohms: 750, ratedWatts: 0.125 });
+      Object.assign(job.circuits.roof, { limit: 'each', ohms: 750, ratedWatts: 0.125 });
     });
-    return steadyStudy(benchOf(layout, demoJob)).resistors.get('resistor-lamp-1')!.watts;
+    return usualReadings(benchOf(layout, demoJob)).parts.get('resistor-lamp-1')!.watts;
   };
   test('is enough at 12 V (about 108 mW), not at 15 V (150 to 190 mW)', () => {
     expect(heat(12)).toBeGreaterThan(0.1);
@@ -146,8 +153,8 @@ describe('fairy lamps on a coin cell (common practice, no source)', () => {
   const layout = demo();
   const bench = benchOf(layout, 'heritage-coach');
   test('four of them draw some 3 mA', () => {
-    expect(steadyStudy(bench).supplyAmps.mean).toBeGreaterThan(0.0025);
-    expect(steadyStudy(bench).supplyAmps.mean).toBeLessThan(0.004);
+    expect(usualReadings(bench).supplyAmps.mean).toBeGreaterThan(0.0025);
+    expect(usualReadings(bench).supplyAmps.mean).toBeLessThan(0.004);
   });
   test('light of the order of 72 hours, fading; by hand 220 mAh / 3.1 mA = 71 h', () => {
     const life = cellLifeStudy(bench)!;
@@ -176,11 +183,11 @@ describe('a proposal', () => {
   test('comes from the drawer where the drawer has enough of it', () => {
     // What 4.7 kohm gives is wanted; the drawer has 22 of them.
     const bench = benchOf(
-      layoutWith((job) => void (job.groups.roof.ohms = 4700)),
+      layoutWith((job) => void (job.circuits.roof.ohms = 4700)),
       demoJob,
     );
-    const wantedLux = coachLight(bench.job, steadyStudy(bench)).litLux;
-    const p = proposeDrive(
+    const wantedLux = coachLight(coachIn(bench.layout, demoJob), usualReadings(bench)).litLux;
+    const p = proposeLimit(
       layoutWith((job) => void (job.wantedLux = wantedLux)),
       demoJob,
       'roof',
@@ -190,10 +197,10 @@ describe('a proposal', () => {
       job.wantedLux = wantedLux;
       draft.drawer.resistors = {};
     });
-    expect(proposeDrive(empty, demoJob, 'roof')!.from).toBe('E12');
+    expect(proposeLimit(empty, demoJob, 'roof')!.from).toBe('E12');
   });
   test('a finer series is never further off, and E96 hits within 1.3 %', () => {
-    const { exact, offers } = proposeDrive(
+    const { exact, offers } = proposeLimit(
       layoutWith((job) => void (job.wantedLux = 83)),
       demoJob,
       'roof',
@@ -207,11 +214,11 @@ describe('a proposal', () => {
   test('a limiter is set to the light as well', () => {
     const layout = layoutWith((job) => {
       layLamps(job, 'strip-warm', 4);
-      Object.assign(job.groups.roof, { drive: 'limiter' });
+      Object.assign(job.circuits.roof, { limit: 'limiter' });
       job.wantedLux = 150;
     });
-    const p = proposeDrive(layout, demoJob, 'roof')!;
-    expect(p.drive).toBe('limiter');
+    const p = proposeLimit(layout, demoJob, 'roof')!;
+    expect(p.limit).toBe('limiter');
     expect(p.lux).toBeGreaterThan(140);
     expect(p.lux).toBeLessThan(160);
   });
@@ -224,37 +231,34 @@ describe('a proposal', () => {
       } as Layout['supplies'][string];
       job.wantedLux = 300;
     });
-    const p = proposeDrive(layout, demoJob, 'roof')!;
+    const p = proposeLimit(layout, demoJob, 'roof')!;
     expect(p.limitedBy).toBe('lamp');
     const fitted = change(
       layout,
-      (draft) => void (coachIn(draft, demoJob).groups.roof.ohms = p.figure),
+      (draft) => void (coachIn(draft, demoJob).circuits.roof.ohms = p.figure),
     ).layout;
-    const full = steadyStudy(benchOf(fitted, demoJob, [], { throttle: 1, direction: 'forward' }));
-    for (const l of full.lamps) expect(l.amps.greatest).toBeLessThanOrEqual(0.015 * 1.001);
+    const full = usualReadings(benchOf(fitted, demoJob), undefined, { throttle: 1 });
+    for (const l of full.dies) expect(l.amps.greatest).toBeLessThanOrEqual(0.015 * 1.001);
   });
 });
 
 describe('sums by hand for the job as it stands', () => {
   const bench = benchOf(demo(), demoJob);
-  const steady = steadyStudy(bench);
+  const steady = usualReadings(bench);
   test('hold: its own volts, current and capacitance in C dV / I', () => {
     const sum = holdByHand(bench, steady)!;
-    const drop = steady.reservoirVolts!.mean - Math.max(...steady.lamps.map((l) => l.volts.mean));
+    const drop = reservoirVolts(bench, steady)!.mean - Math.max(...steady.dies.map((l) => l.volts.mean));
     expect(sum.figure).toBeCloseTo((470e-6 * drop) / steady.supplyAmps.mean, 9);
     expect(sum.sum).toMatch(/^470 µF × \(12\.2 V − 2\.68 V\) \/ 14\.2 mA/);
-    const bare = change(
-      demo(),
-      (draft) => void (coachIn(draft, demoJob).conditioning.reservoir = null),
-    ).layout;
-    expect(holdByHand(benchOf(bare, demoJob), steadyStudy(benchOf(bare, demoJob)))).toBeNull();
+    const bare = change(demo(), (draft) => condition(coachIn(draft, demoJob), { reservoir: null })).layout;
+    expect(holdByHand(benchOf(bare, demoJob), usualReadings(benchOf(bare, demoJob)))).toBeNull();
   });
   test('inrush: highest volts over everything in the way', () => {
     expect(inrushByHand(bench).figure).toBeCloseTo(18 / 100.4, 9);
   });
   test('cell: capacity over the current now; none on a track', () => {
     const heritage = benchOf(demo(), 'heritage-coach');
-    const now = steadyStudy(heritage);
+    const now = usualReadings(heritage);
     expect(cellLifeByHand(heritage, now)!.figure).toBeCloseTo(0.22 / now.supplyAmps.mean, 9);
     expect(cellLifeByHand(bench, steady)).toBeNull();
   });

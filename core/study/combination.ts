@@ -1,10 +1,12 @@
-import { lampType } from '../document/lamp-type';
 import { fitLed } from '../part/led';
 import { THERMAL_VOLTS } from '../part/junction-model';
-import { supplyKind } from '../supply';
 import { LIMITER_KNEE_VOLTS } from '../assembly/elements';
+import { bulbs } from '../part/bulb';
+import { lampType } from '../document/lamp-type';
+import { stageBefore } from '../document/line-stages';
 import { formatQuantity } from '../quantity/format';
-import { coachIn } from '../document/jobs';
+import { supplyKind } from '../supply';
+import type { LampCore } from '../document/lamp-record';
 import type { Layout } from '../document/layout';
 
 /** Current at which a lamp is called lit here, in amperes. */
@@ -20,17 +22,20 @@ const SCHOTTKY_VOLTS = 0.15;
  * @returns the reason with its figures, or null where the combination makes sense
  */
 export function refusedCombination(layout: Layout, jobId: string): string | null {
-  const job = coachIn(layout, jobId);
+  const job = layout.jobs[jobId];
   const supply = layout.supplies[job.supplyId];
-  const { rectifier, regulator } = job.conditioning;
   const has = supplyKind(supply).highestVolts(supply);
-  const junction = rectifier.includes('schottky') ? SCHOTTKY_VOLTS : SILICON_VOLTS;
-  const junctions = rectifier === 'none' ? 0 : rectifier.startsWith('half-wave') ? 1 : 2;
-  const before = junctions * junction + (regulator?.dropoutVolts ?? 0);
-  for (const [groupId, group] of Object.entries(job.groups)) {
-    const members = Object.values(job.lamps).filter((l) => l.groupId === groupId);
+  for (const [circuitId, circuit] of Object.entries(job.circuits)) {
+    const members = Object.values<LampCore>(job.lamps).filter(
+      (l) => l.circuitId === circuitId && !Object.hasOwn(bulbs, l.part),
+    );
     if (members.length === 0) continue;
-    const takes = members.slice(0, group.inSeries).reduce((sum, l) => {
+    const bridge = stageBefore(job, circuitId, 'bridge');
+    const rectifier = bridge ?? stageBefore(job, circuitId, 'diode');
+    const regulator = stageBefore(job, circuitId, 'regulator');
+    const junction = rectifier?.diode === 'schottky' ? SCHOTTKY_VOLTS : SILICON_VOLTS;
+    const before = (bridge ? 2 : rectifier ? 1 : 0) * junction + (regulator?.dropoutVolts ?? 0);
+    const takes = members.slice(0, circuit.inSeries).reduce((sum, l) => {
       const led = lampType(layout, l.part);
       const { saturationAmps, emission } = fitLed(led);
       return (
@@ -40,13 +45,13 @@ export function refusedCombination(layout: Layout, jobId: string): string | null
       );
     }, 0);
     const limiter =
-      group.drive === 'limiter'
-        ? LIMITER_KNEE_VOLTS * Math.atanh(Math.sqrt(Math.min(0.99, LIT_AMPS / group.limiterAmps)))
+      circuit.limit === 'limiter'
+        ? LIMITER_KNEE_VOLTS * Math.atanh(Math.sqrt(Math.min(0.99, LIT_AMPS / circuit.limiterAmps)))
         : 0;
     const needs = before + takes + limiter;
     const most = regulator ? Math.min(has - before, regulator.outVolts) : has - before;
     if (most >= takes + limiter) continue;
-    const name = supplyKind(supply).name;
+    const { name } = supplyKind(supply);
     return regulator && regulator.outVolts < takes + limiter
       ? `The regulator gives ${formatQuantity(regulator.outVolts, 'volt')}; the lamps first glow at ${formatQuantity(takes + limiter, 'volt')}.`
       : `${name} gives ${formatQuantity(has, 'volt')} at most; rectifier and lamps take ${formatQuantity(needs, 'volt')} before anything glows.`;

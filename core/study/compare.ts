@@ -1,22 +1,26 @@
-import { nearestWord } from '../light/wanted';
+import { patched } from '../document/patch';
 import { checkLayout } from '../document/file';
-import { patched, type Patch } from '../document/patch';
-import { coachIn } from '../document/jobs';
-import type { Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
+import { anyJobIn } from '../document/jobs';
+import { kindOf } from '../kinds';
 import { benchOf } from './bench';
 import { costOf, jointsOf } from './bill';
+import { totalLumens } from './meter';
 import { powerCutStudy } from './power-cut';
-import { steadyStudy } from './steady';
-import { coachLight } from './coach-light';
+import { usualReadings } from './solver';
+import type { Layout } from '../document/layout';
+import type { Patch } from '../document/patch';
 
 /** One way of building a job, as it compares with the others. */
 export interface ComparedWay {
   /** Null for the job as it stands. */
   readonly variantId: string | null;
   readonly name: string;
-  readonly lux: number;
+  /** Light of all its lamps together, in lumens, and how its kind says it looks. */
+  readonly lumens: number;
   readonly word: string;
+  /** At the seats of a coach, in lux; null for what has none. */
+  readonly lux: number | null;
   /** Mean current from the supply, and its true RMS. */
   readonly supplyAmps: number;
   readonly supplyRmsAmps: number;
@@ -36,7 +40,7 @@ export interface FailedWay {
 
 /** The job as it stands and each of its variants, side by side. */
 export function compareStudy(layout: Layout, jobId: string): (ComparedWay | FailedWay)[] {
-  const job = coachIn(layout, jobId);
+  const job = anyJobIn(layout, jobId);
   const ways = [
     { variantId: null, name: 'As it stands', patches: [] as readonly Patch[] },
     ...inOrder(job.variants).map((v) => ({
@@ -68,16 +72,17 @@ function laidOut(layout: Layout, patches: readonly Patch[]): Layout {
 
 function wayOf(layout: Layout, jobId: string): Omit<ComparedWay, 'variantId' | 'name'> {
   const bench = benchOf(layout, jobId);
-  const steady = steadyStudy(bench);
-  const lux = coachLight(bench.job, steady).litLux;
+  const readings = usualReadings(bench);
+  const kind = kindOf(bench.job.kind);
   return {
-    lux,
-    word: lux > 0 ? nearestWord(lux).name : 'Dark',
-    supplyAmps: steady.supplyAmps.mean,
-    supplyRmsAmps: steady.supplyRmsAmps,
+    lumens: totalLumens(readings),
+    lux: kind.look(layout, jobId)?.lux ?? null,
+    word: kind.words(layout, jobId),
+    supplyAmps: readings.supplyAmps.mean,
+    supplyRmsAmps: readings.supplyRmsAmps,
     cost: costOf(bench.assembly, layout, bench.supply),
     joints: jointsOf(bench.assembly),
-    holdSeconds: powerCutStudy(bench, steady).moments[0],
-    lamps: steady.lamps.length,
+    holdSeconds: powerCutStudy(bench, readings).moments[0],
+    lamps: Object.keys(bench.job.lamps).length,
   };
 }

@@ -1,4 +1,4 @@
-import type { CoachRecord } from '../document/coach-record';
+import type { OnRails } from '../document/job-record';
 
 /** A stretch of a short loop of track that a person has painted. */
 export interface DirtyStretch {
@@ -77,7 +77,7 @@ function common(a: readonly Span[], b: readonly Span[]): Span[] {
  * Places of the leading wheel at which the vehicle is without current: where every collecting wheel
  * of a rail stands on a dead piece. Ascending, within [0, length).
  */
-export function lostSpans(loop: Loop, seed: number, pickups: CoachRecord['pickups']): Span[] {
+export function lostSpans(loop: Loop, seed: number, pickups: OnRails['pickups']): Span[] {
   const { lengthMillimetres: length } = loop;
   const dead = deadSpans(loop, seed);
   const wheels = Math.max(1, pickups.wheelsPerRail);

@@ -1,17 +1,22 @@
+import { lower } from '../assembly/lower';
 import { dccCorners, EDGE_SECONDS } from '../circuit/waveform';
 import { ONE_HALF_SECONDS } from '../supply/dcc-track';
-import { lower } from '../assembly/lower';
-import { steadyStudy, type SteadyStudy } from './steady';
+import { throttleIn, type State } from '../supply/state';
+import { isBehindBridges } from './behind-bridges';
+import { lineVolts, reservoirVolts } from './line-readings';
+import { totalLumens } from './meter';
+import { Solver } from './solver';
 import type { Supply } from '../supply';
 import type { Bench } from './bench';
+import type { Readings } from './readings';
 
 /** A steady supply that does behind a full bridge, over many cycles, what a fast one does. */
 export interface Envelope {
   readonly supply: Supply;
   /** Light of the supply's own cycles over that of the steady supply. */
   readonly lightFactor: number;
-  /** The same for the mean voltage of the roof line, which dips in every cycle where no reservoir holds it. */
-  readonly roofFactor: number;
+  /** The same for the mean voltage of the first line, which dips in every cycle where no reservoir holds it. */
+  readonly lineFactor: number;
   /** The same for the mean current drawn. */
   readonly ampsFactor: number;
 }
@@ -32,7 +37,7 @@ interface Cycle {
 }
 
 /** What repeats fast in a supply; null where it is slow enough to be followed, or steady. */
-function cycleOf({ supply, controls }: Bench): Cycle | null {
+function cycleOf({ supply }: Bench, throttle: number): Cycle | null {
   if (supply.kind === 'dcc-track') {
     const corners = dccCorners({
       kind: 'dcc',
@@ -51,14 +56,19 @@ function cycleOf({ supply, controls }: Bench): Cycle | null {
   }
   if (supply.kind !== 'dc-track' || supply.making !== 'pulse-width' || supply.pulseHertz < FAST_HERTZ)
     return null;
-  const share = Math.min(1, Math.max(0, controls.throttle));
+  const share = Math.min(1, Math.max(0, throttle));
   if (share < LEAST_SHARE || share > 1 - LEAST_SHARE) return null;
   return { volts: supply.greatestVolts, ohms: supply.trackOhms, share, edgesPerSecond: 0 };
 }
 
 /** Whether a job's long runs can be taken on the envelope: DCC or fast pulses behind a full bridge. */
-export function hasEnvelope(bench: Bench): boolean {
-  return bench.assembly.parts.some((p) => p.kind === 'bridge') && cycleOf(bench) !== null;
+export function hasEnvelope(bench: Bench, throttle: number): boolean {
+  return (
+    bench.assembly.parts.some((p) => p.kind === 'bridge') &&
+    !bench.assembly.parts.some((p) => p.kind === 'decoder') &&
+    isBehindBridges(bench, lower(bench.assembly, bench.supply)) &&
+    cycleOf(bench, throttle) !== null
+  );
 }
 
 /**
@@ -68,16 +78,19 @@ export function hasEnvelope(bench: Bench): boolean {
  * behind resistances divided by the share of time it conducts. What is left (the bend of the
  * bridge's diodes) is taken up by the height, and by factors on light, roof volts and current, so
  * that the steady state is that of the cycles themselves.
- * @param steady the steady state of the cycles, at the bench's controls
+ * @param readings of the state, on the cycles themselves
  * @returns null where there is none (see `hasEnvelope`)
  */
-export function envelopeOf(bench: Bench, steady: SteadyStudy): Envelope | null {
-  const cycle = hasEnvelope(bench) ? cycleOf(bench) : null;
+export function envelopeOf(bench: Bench, readings: Readings, state: State): Envelope | null {
+  const throttle = throttleIn(state);
+  const cycle = hasEnvelope(bench, throttle) ? cycleOf(bench, throttle) : null;
   if (!cycle) return null;
-  const behind = steady.reservoirVolts?.mean ?? 0;
+  const stored = reservoirVolts(bench, readings);
+  const behind = stored?.mean ?? 0;
   const atEdges = cycle.edgesPerSecond * EDGE_SECONDS * Math.min(1, Math.max(0, behind / cycle.volts));
   const conducts = cycle.share - atEdges;
-  const path = cycle.ohms + (bench.job.conditioning.chargeResistor?.ohms ?? 0);
+  const charge = bench.assembly.parts.find((p) => p.kind === 'resistor' && p.role === 'charge');
+  const path = cycle.ohms + (charge?.kind === 'resistor' ? charge.ohms : 0);
   const wireOhms = cycle.ohms + path * (1 / conducts - 1);
   const bus = (volts: number): Supply => ({
     kind: 'layout-bus',
@@ -85,27 +98,25 @@ export function envelopeOf(bench: Bench, steady: SteadyStudy): Envelope | null {
     highestVolts: volts,
     limitAmps: 1,
     tripSeconds: 1,
-    wireOhms: steady.reservoirVolts ? wireOhms : cycle.ohms,
+    wireOhms: stored ? wireOhms : cycle.ohms,
   });
-  const solved = (volts: number): SteadyStudy =>
-    steadyStudy({ ...bench, supply: bus(volts), lowered: lower(bench.assembly, bus(volts)) });
+  const solved = (volts: number): Readings => new Solver({ ...bench, supply: bus(volts) }).at(state);
+  const held = (r: Readings): number => reservoirVolts(bench, r)?.mean ?? 0;
   let volts = cycle.volts;
   let at = solved(volts);
-  const wanted = steady.reservoirVolts?.mean;
-  if (wanted !== undefined) {
+  if (stored) {
     for (let i = 0; i < TURNS; i++) {
-      const miss = wanted - (at.reservoirVolts?.mean ?? 0);
-      if (Math.abs(miss) < 1e-6 * Math.abs(wanted)) break;
+      const miss = stored.mean - held(at);
+      if (Math.abs(miss) < 1e-6 * Math.abs(stored.mean)) break;
       volts += miss;
       at = solved(volts);
     }
   }
-  const sum = (s: SteadyStudy): number => s.lamps.reduce((total, l) => total + l.lumens, 0);
   const over = (own: number, there: number): number => (there > 0 ? own / there : 1);
   return {
     supply: bus(volts),
-    lightFactor: over(sum(steady), sum(at)),
-    roofFactor: over(steady.roofVolts?.mean ?? 0, at.roofVolts?.mean ?? 0),
-    ampsFactor: over(steady.supplyAmps.mean, at.supplyAmps.mean),
+    lightFactor: over(totalLumens(readings), totalLumens(at)),
+    lineFactor: over(lineVolts(bench, readings)?.mean ?? 0, lineVolts(bench, at)?.mean ?? 0),
+    ampsFactor: over(readings.supplyAmps.mean, at.supplyAmps.mean),
   };
 }

@@ -1,6 +1,10 @@
 import { currentProbe } from '../circuit/probe';
 import { transientOf } from '../circuit/transient';
-import { supplyKind } from '../supply';
+import { supplyKind, type Stress } from '../supply';
+import { reservoirsOf } from './line-readings';
+import { loweredAt } from './netlist-at';
+import { usualState } from './states';
+import type { Netlist } from '../circuit/netlist';
 import type { Bench } from './bench';
 
 /** The first moments after the power comes on, the reservoir being empty. */
@@ -11,6 +15,8 @@ export interface InrushStudy {
   readonly overSeconds: number;
   readonly limitAmps: number;
   readonly tripSeconds: number;
+  /** Where on the wave of the mains contact is made when it is worst, in degrees after it passes through nothing; null for another supply. */
+  readonly angleDegrees: number | null;
 }
 
 /** Dips shorter than this, as at the edges of DCC, do not let a booster start its count again. */
@@ -19,23 +25,76 @@ const DIP_SECONDS = 20e-6;
 const TIME_CONSTANTS = 5;
 const LONGEST_SECONDS = 0.25;
 
+/** Angles at which contact is tried to be made on a wave. */
+const ANGLES = [0, 60, 75, 90, 105] as const;
+/** The peak comes with the first rush. */
+const FIRST_SECONDS = 5e-3;
+
+/** The circuit with its supply's wave begun at an angle. */
+const begunAt = (netlist: Netlist, phaseDegrees: number): Netlist => ({
+  ...netlist,
+  elements: netlist.elements.map((e) =>
+    e.kind === 'voltage' && e.wave.kind === 'sine' ? { ...e, wave: { ...e.wave, phaseDegrees } } : e,
+  ),
+});
+
+/** Resistance in the way of the charge, and what is charged. */
+function charging({ supply, assembly }: Bench): { ohms: number; farads: number } {
+  const resistors = assembly.parts.filter((p) => p.kind === 'resistor' && p.role === 'charge');
+  const ohms = resistors.reduce((sum, p) => sum + (p.kind === 'resistor' ? p.ohms : 0), 0);
+  return {
+    ohms: supplyKind(supply).sourceOhms(supply) + ohms,
+    farads: reservoirsOf({ assembly }).reduce((sum, p) => sum + p.farads, 0),
+  };
+}
+
 /**
- * Switches the supply on with the reservoir empty, source and track resistance in the way.
+ * Switches the supply on with the reservoirs empty, source and track resistance in the way; on a wave
+ * at the moment at which most is drawn.
+ * @param stress how high the supply is taken; at its highest when left out
  * @param onProgress told now and then how much of the run is done, 0 to 1; return true to stop
  * @returns null when there is nothing to charge
  */
-export function inrushStudy(bench: Bench, onProgress?: (share: number) => boolean): InrushStudy | null {
-  const { assembly, supply, lowered } = bench;
-  const reservoir = assembly.parts.find((p) => p.kind === 'electrolytic' && !lowered.leftOut.includes(p.id));
-  if (!reservoir || reservoir.kind !== 'electrolytic') return null;
-  const charge = assembly.parts.find((p) => p.id === 'charge');
-  const ohms = supplyKind(supply).sourceOhms(supply) + (charge?.kind === 'resistor' ? charge.ohms : 0);
+export function inrushStudy(
+  bench: Bench,
+  onProgress?: (share: number) => boolean,
+  stress: Stress = 'highest',
+): InrushStudy | null {
+  const { supply } = bench;
+  const { leftOut } = loweredAt(bench, fullThrottle(bench), { stress });
+  if (!reservoirsOf(bench).some((r) => !leftOut.includes(r.id))) return null;
+  const { netlist, angleDegrees } = worstContact(bench, stress);
+  const { ohms, farads } = charging(bench);
   const limit = supplyKind(supply).limit(supply);
-  const stop = Math.min(
-    LONGEST_SECONDS,
-    Math.max(1e-3, TIME_CONSTANTS * ohms * reservoir.farads, 2 * limit.seconds),
-  );
-  const run = transientOf(lowered.netlist, { stop, longestStep: 1e-3, start: 'given' }, (plan) => {
+  const stop = Math.min(LONGEST_SECONDS, Math.max(1e-3, TIME_CONSTANTS * ohms * farads, 2 * limit.seconds));
+  const run = drawn(netlist, stop, limit.amps, onProgress);
+  return { ...run, limitAmps: limit.amps, tripSeconds: limit.seconds, angleDegrees };
+}
+
+/** The circuit as the power comes on; on a wave at the angle at which most is drawn, in degrees, else null. */
+function worstContact(bench: Bench, stress: Stress): { netlist: Netlist; angleDegrees: number | null } {
+  const { netlist } = loweredAt(bench, fullThrottle(bench), { stress });
+  if (!netlist.elements.some((e) => e.kind === 'voltage' && e.wave.kind === 'sine'))
+    return { netlist, angleDegrees: null };
+  const peaks = ANGLES.map((angle) => ({
+    angle,
+    amps: drawn(begunAt(netlist, angle), FIRST_SECONDS, Infinity).peakAmps,
+  }));
+  const angleDegrees = peaks.reduce((worst, p) => (p.amps > worst.amps ? p : worst)).angle;
+  return { netlist: begunAt(netlist, angleDegrees), angleDegrees };
+}
+
+/** The state of every day with the throttle open: where most is drawn. */
+const fullThrottle = (bench: Bench) =>
+  usualState(bench, bench.supply.kind === 'dc-track' ? { throttle: 1 } : {});
+
+function drawn(
+  netlist: Netlist,
+  stop: number,
+  limitAmps: number,
+  onProgress?: (share: number) => boolean,
+): Pick<InrushStudy, 'peakAmps' | 'overSeconds'> {
+  const run = transientOf(netlist, { stop, longestStep: 1e-3, start: 'given' }, (plan) => {
     const amps = currentProbe(plan, 'r_supply');
     return [(s, t) => Math.abs(amps(s, t))];
   });
@@ -45,7 +104,7 @@ export function inrushStudy(bench: Bench, onProgress?: (share: number) => boolea
   let overSeconds = 0;
   run.onStep = (step) => {
     peakAmps = Math.max(peakAmps, step.within[0], step.after[0]);
-    if (Math.max(step.before[0], step.after[0]) > limit.amps) {
+    if (Math.max(step.before[0], step.after[0]) > limitAmps) {
       if (since === null || step.from - lastOver > DIP_SECONDS) since = step.from;
       lastOver = step.to;
       overSeconds = Math.max(overSeconds, step.to - since);
@@ -55,7 +114,7 @@ export function inrushStudy(bench: Bench, onProgress?: (share: number) => boolea
     run.advance(2000);
     if (onProgress?.(run.seconds / stop)) break;
   }
-  return { peakAmps, overSeconds, limitAmps: limit.amps, tripSeconds: limit.seconds };
+  return { peakAmps, overSeconds };
 }
 
 /** Current drawn after the power comes on, as the most in each of many short stretches. */
@@ -72,25 +131,18 @@ const TRACE_STEP_SECONDS = 250e-6;
 const LEAST_TRACE_SECONDS = 20e-3;
 
 /**
- * The current drawn from the moment the power comes on, reservoir empty, until the charge is as good
- * as over; for a coach without a reservoir what it draws anyway.
+ * The current drawn from the moment the power comes on, with the supply at its highest and reservoirs
+ * empty, until the charge is as good as over; for a job without a reservoir what it draws anyway.
  */
 export function inrushTrace(bench: Bench): InrushTrace {
-  const { assembly, supply, lowered } = bench;
-  const reservoir = assembly.parts.find((p) => p.kind === 'electrolytic' && !lowered.leftOut.includes(p.id));
-  const farads = reservoir?.kind === 'electrolytic' ? reservoir.farads : 0;
-  const charge = assembly.parts.find((p) => p.id === 'charge');
-  const ohms = supplyKind(supply).sourceOhms(supply) + (charge?.kind === 'resistor' ? charge.ohms : 0);
+  const { netlist } = worstContact(bench, 'highest');
+  const { ohms, farads } = charging(bench);
   const stop = Math.min(LONGEST_SECONDS, Math.max(LEAST_TRACE_SECONDS, TIME_CONSTANTS * ohms * farads));
   const amps = new Float64Array(Math.ceil(stop / TRACE_STEP_SECONDS));
-  const run = transientOf(
-    lowered.netlist,
-    { stop, longestStep: TRACE_STEP_SECONDS, start: 'given' },
-    (plan) => {
-      const current = currentProbe(plan, 'r_supply');
-      return [(s, t) => Math.abs(current(s, t))];
-    },
-  );
+  const run = transientOf(netlist, { stop, longestStep: TRACE_STEP_SECONDS, start: 'given' }, (plan) => {
+    const current = currentProbe(plan, 'r_supply');
+    return [(s, t) => Math.abs(current(s, t))];
+  });
   const note = (seconds: number, value: number): void => {
     const i = Math.min(amps.length - 1, Math.floor(seconds / TRACE_STEP_SECONDS));
     amps[i] = Math.max(amps[i], value);

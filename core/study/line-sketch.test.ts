@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { boatTrain, demoJob } from '../../tests/generated';
 import { change } from '../document/patch';
-import { coachIn } from '../document/jobs';
+import { coachIn } from '../kinds/coach/jobs';
 import { lineSketch } from './line-sketch';
 
 test('every vehicle in outline, its windows as bright as solved, its lamps where they sit', () => {
@@ -26,7 +26,7 @@ test('every vehicle in outline, its windows as bright as solved, its lamps where
 
 test('a coach that draws nothing is dark, one that cannot be solved no reason to fail', () => {
   const { layout } = change(boatTrain(), (d) => {
-    for (const lamp of Object.values(coachIn(d, demoJob).lamps)) lamp.groupId = null;
+    for (const lamp of Object.values(coachIn(d, demoJob).lamps)) lamp.circuitId = null;
   });
   const coach = lineSketch(layout).vehicles.find((v) => v.shape === 'coach')!;
   expect(coach.lights.every((l) => l.lightness < 20)).toBe(true);

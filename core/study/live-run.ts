@@ -1,23 +1,26 @@
+import { mainLineId } from '../document/line-stages';
+import { terminalKey, type Terminal } from '../assembly/assembly';
 import { Averages } from '../circuit/average';
-import { compile } from '../circuit/plan';
+import { GROUND } from '../circuit/netlist';
+import { compile, type Plan } from '../circuit/plan';
+import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
 import { checkStructure } from '../circuit/structure';
 import { Transient, type Snapshot } from '../circuit/transient';
-import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
-import { elementId } from '../assembly/element-id';
-import { lower } from '../assembly/lower';
-import { lumensAt } from '../part/led';
-import { tints } from '../part/tint';
-import { tintedLight } from '../light/tinted';
 import { supplyKind, type Controls } from '../supply';
 import { benchOf, type Bench } from './bench';
 import { contactOver, lostSpans, type DirtyStretch } from './contact';
 import { envelopeOf, hasEnvelope, type Envelope } from './envelope';
 import { modelSpeed } from './gap';
-import { steadyStudy } from './steady';
-import type { Part } from '../assembly/assembly';
+import { reservoirsOf } from './line-readings';
+import { Meter, totalLumens } from './meter';
+import { loweredAt } from './netlist-at';
+import { Solver } from './solver';
+import { usualState } from './states';
+import type { Lowered } from '../assembly/lower';
 import type { Layout } from '../document/layout';
+import type { State } from '../supply/state';
 
-/** What a person's hand is on while the coach runs. */
+/** What a person's hand is on while the vehicle runs. */
 export interface RunControls {
   readonly power: boolean;
   /** Share of full throttle; heeded on a DC track alone. */
@@ -40,6 +43,8 @@ export interface RunStart {
   readonly controls: RunControls;
   readonly loopMillimetres: number;
   readonly seed: number;
+  /** What is set otherwise than usual. */
+  readonly state?: State;
   /** Every bit of a DCC track rather than its envelope; for checking the one against the other. */
   readonly bitByBit?: boolean;
 }
@@ -47,10 +52,10 @@ export interface RunStart {
 /** Means over one quantum of a run, at its end. */
 export interface RunSample {
   readonly seconds: number;
-  /** Light over that of the steady state the coach is made for. */
+  /** Light over that of the steady state the vehicle is made for. */
   readonly light: number;
   readonly reservoirVolts: number;
-  readonly roofVolts: number;
+  readonly lineVolts: number;
   readonly supplyAmps: number;
   /** Whether wheels and rail touch at the end of the quantum. */
   readonly contact: boolean;
@@ -76,13 +81,14 @@ const CLOSED_OHMS = 1;
 const STRETCH_SECONDS = 20;
 
 /**
- * A coach on its loop, played quantum by quantum from its present state. Given the same start and
+ * A vehicle on its loop, played quantum by quantum from its present state. Given the same start and
  * events it gives the same samples to the last bit, however it is asked for them.
  */
 export class LiveRun {
   readonly events: RunEvent[] = [];
   private readonly bench: Bench;
-  private readonly lamps: readonly (Part & { kind: 'lamp' })[];
+  /** What is pressed and switched; direction and throttle come from the controls. */
+  private readonly state: State;
   /** The envelope under the controls of the stretch that is played. */
   private envelope: Envelope | null = null;
   private envelopeHeld: Controls | null = null;
@@ -96,14 +102,11 @@ export class LiveRun {
 
   constructor(private readonly start: RunStart) {
     this.bench = benchOf(start.layout, start.jobId);
-    const { assembly, lowered } = this.bench;
-    this.lamps = assembly.parts.filter(
-      (p): p is Part & { kind: 'lamp' } => p.kind === 'lamp' && !lowered.leftOut.includes(p.id),
-    );
-    const steady = steadyStudy(this.bench);
-    this.fullLumens = steady.lamps.reduce((sum, l) => sum + l.lumens, 0);
+    this.state = usualState(this.bench, start.state);
+    const readings = new Solver(this.bench).at(this.state);
+    this.fullLumens = totalLumens(readings);
     this.controls = start.controls;
-    this.stored = steady.stored;
+    this.stored = readings.stored;
   }
 
   get seconds(): number {
@@ -139,19 +142,19 @@ export class LiveRun {
     run.goOn(this.seconds);
     while (!run.done) run.advance(1000);
     const [light, stored, roof, amps, contact] = averages.now.spreads();
-    const hasReservoir = this.bench.assembly.parts.some((p) => p.kind === 'electrolytic');
+    const hasReservoir = reservoirsOf(this.bench).length > 0;
     // The cycles of the supply tell only while it feeds: on the reservoir alone there are none, and
     // without one there is nothing else.
     const fed = !hasReservoir ? 1 : this.controls.power ? Math.min(1, Math.max(0, contact.mean)) : 0;
     const whileFed = (factor = 1): number => 1 + (factor - 1) * fed;
-    const roofFactor = whileFed(this.envelope?.roofFactor);
+    const lineFactor = whileFed(this.envelope?.lineFactor);
     this.place = stretch.fromPlace + stretch.speed * (this.seconds - stretch.fromSeconds);
     const length = this.start.loopMillimetres;
     return {
       seconds: this.seconds,
       light: this.fullLumens > 0 ? (light.mean * whileFed(this.envelope?.lightFactor)) / this.fullLumens : 0,
-      reservoirVolts: stored.mean * (hasReservoir ? 1 : roofFactor),
-      roofVolts: roof.mean * roofFactor,
+      reservoirVolts: stored.mean * (hasReservoir ? 1 : lineFactor),
+      lineVolts: roof.mean * lineFactor,
       supplyAmps: amps.mean * (this.envelope?.ampsFactor ?? 1),
       contact: contact.mean > 0.5,
       placeMillimetres: ((this.place % length) + length) % length,
@@ -186,13 +189,15 @@ export class LiveRun {
       seconds + STRETCH_SECONDS + 1,
     );
     const contact = power ? rolling : { made: false, toggleSeconds: [] };
-    const { netlist, nodeOf } = lower(bench.assembly, this.envelope?.supply ?? bench.supply, {
-      controls: { throttle, direction },
-      contact,
-    });
+    const lowered = loweredAt(
+      { ...bench, supply: this.envelope?.supply ?? bench.supply },
+      { ...this.state, throttle, direction },
+      { contact },
+    );
+    const { netlist } = lowered;
     checkStructure(netlist, true);
     const plan = compile(netlist);
-    const probes = this.probes(plan, nodeOf);
+    const probes = this.probes(plan, lowered);
     const run = new Transient(
       plan,
       {
@@ -222,34 +227,30 @@ export class LiveRun {
   }
 
   private envelopeAt(held: Controls): Envelope | null {
-    const there = benchOf(this.start.layout, this.start.jobId, [], held);
-    return hasEnvelope(there) ? envelopeOf(there, steadyStudy(there)) : null;
+    const state = { ...this.state, ...held };
+    if (!hasEnvelope(this.bench, held.throttle)) return null;
+    return envelopeOf(this.bench, new Solver(this.bench).at(state), state);
   }
 
-  private probes(plan: ReturnType<typeof compile>, nodeOf: ReadonlyMap<string, string>): Probe[] {
-    const { assembly, job } = this.bench;
-    const at = (t: { part: string; terminal: string }): string =>
-      nodeOf.get(`${t.part}.${t.terminal}`) ?? '0';
-    const light = this.lamps.map((l) => ({
-      led: l.led,
-      share: tintedLight(l.led.colour, tints[job.lamps[l.lampId].tint]).share,
-      amps: currentProbe(plan, elementId('d', l.id)),
-    }));
-    const reservoir = assembly.parts.find((p) => p.kind === 'electrolytic');
-    const roof = voltageProbe(plan, at(assembly.roof.plus), at(assembly.roof.minus));
+  private probes(plan: Plan, lowered: Lowered): Probe[] {
+    const { bench } = this;
+    const at = (t: Terminal): string => lowered.nodeOf.get(terminalKey(t)) ?? GROUND;
+    const [reservoir] = reservoirsOf(bench);
+    const own = bench.assembly.lines.find((l) => l.line === mainLineId(bench.job));
+    const line = own ? voltageProbe(plan, at(own.plus), at(own.minus)) : () => 0;
     const supply = currentProbe(plan, 'r_supply');
     const contact = currentProbe(plan, 'x_contact');
     const across = voltageProbe(plan, 'wheel', at({ part: 'rails', terminal: 'right' }));
     return [
-      (s, t) => light.reduce((sum, { led, share, amps }) => sum + share * lumensAt(led, amps(s, t)), 0),
+      new Meter(bench, lowered).totalLight(plan),
       reservoir
         ? voltageProbe(
             plan,
             at({ part: reservoir.id, terminal: 'plus' }),
             at({ part: reservoir.id, terminal: 'minus' }),
           )
-        : roof,
-      roof,
+        : line,
+      line,
       (s, t) => Math.abs(supply(s, t)),
       (s, t) => (Math.abs(across(s, t)) <= CLOSED_OHMS * Math.abs(contact(s, t)) + 1e-6 ? 1 : 0),
     ];

@@ -1,13 +1,12 @@
-import { elementId } from '../assembly/element-id';
-import { lower } from '../assembly/lower';
-import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
+import { voltageProbe, type Probe } from '../circuit/probe';
 import { transientOf } from '../circuit/transient';
-import { lumensAt } from '../part/led';
-import { tints } from '../part/tint';
-import { tintedLight } from '../light/tinted';
-import type { Part } from '../assembly/assembly';
+import { reservoirsOf } from './line-readings';
+import { Meter, totalLumens } from './meter';
+import { loweredAt } from './netlist-at';
+import { usualState } from './states';
+import type { State } from '../supply/state';
 import type { Bench } from './bench';
-import type { SteadyStudy } from './steady';
+import type { Readings } from './readings';
 
 /** How far the light has to fall for a word: half, a tenth, a hundredth (lightness 76, 38 and 9). */
 export const fades = [
@@ -32,38 +31,36 @@ const LONGEST_SECONDS = 120;
 
 /**
  * Cuts the power of a job in its steady state and follows the light until it is gone.
+ * @param readings of the state, as it was before the cut
  * @param onProgress told now and then how far the light has fallen, 0 to 1; return true to stop
  */
 export function powerCutStudy(
   bench: Bench,
-  steady: SteadyStudy,
+  readings: Readings,
   onProgress?: (share: number) => boolean,
+  state: State = usualState(bench),
 ): PowerCutStudy {
-  const { assembly, supply } = bench;
-  const before = steady.lamps.reduce((sum, l) => sum + l.lumens, 0);
-  const { netlist, nodeOf, leftOut } = lower(assembly, supply, { cut: true });
-  const lamps = assembly.parts.filter(
-    (p): p is Part & { kind: 'lamp' } => p.kind === 'lamp' && !leftOut.includes(p.id),
-  );
-  const reservoir = assembly.parts.find((p) => p.kind === 'electrolytic' && !leftOut.includes(p.id));
+  const before = totalLumens(readings);
+  const lowered = loweredAt(bench, state, { cut: true });
+  const { netlist, nodeOf, leftOut } = lowered;
+  const reservoir = reservoirsOf(bench).find((p) => !leftOut.includes(p.id));
   if (!(before > 0)) return { seconds: [0], light: [0], reservoirVolts: [], moments: fades.map(() => 0) };
   if (!reservoir) {
     return { seconds: [0, 0, 0.1], light: [1, 0, 0], reservoirVolts: [], moments: fades.map(() => 0) };
   }
+  const meter = new Meter(bench, lowered);
   const run = transientOf(
     netlist,
-    { stop: LONGEST_SECONDS, longestStep: LONGEST_SECONDS, start: { stored: steady.stored }, relative: 1e-4 },
-    (plan): Probe[] => {
-      const amps = lamps.map((l) => ({
-        led: l.led,
-        share: tintedLight(l.led.colour, tints[bench.job.lamps[l.lampId].tint]).share,
-        probe: currentProbe(plan, elementId('d', l.id)),
-      }));
-      return [
-        (s, t) => amps.reduce((sum, { led, share, probe }) => sum + share * lumensAt(led, probe(s, t)), 0),
-        voltageProbe(plan, nodeOf.get(`${reservoir.id}.plus`)!, nodeOf.get(`${reservoir.id}.minus`)!),
-      ];
+    {
+      stop: LONGEST_SECONDS,
+      longestStep: LONGEST_SECONDS,
+      start: { stored: readings.stored },
+      relative: 1e-4,
     },
+    (plan): Probe[] => [
+      meter.totalLight(plan),
+      voltageProbe(plan, nodeOf.get(`${reservoir.id}.plus`)!, nodeOf.get(`${reservoir.id}.minus`)!),
+    ],
   );
   const seconds: number[] = [];
   const light: number[] = [];

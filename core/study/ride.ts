@@ -1,12 +1,13 @@
 import { canSize, ratingFor, stockFarads } from '../part/electrolytic';
 import { change } from '../document/patch';
-import { benchOf, type Bench } from './bench';
+import { putStage, reservoirLineId } from '../document/line-stages';
+import { supplyKind } from '../supply';
+import { benchIn, type Bench } from './bench';
 import { gapSeconds } from './gap';
 import { noLoadStudy } from './no-load';
 import { lightAt, powerCutStudy } from './power-cut';
-import { steadyStudy, type SteadyStudy } from './steady';
-import { coachIn } from '../document/jobs';
-import type { Layout } from '../document/layout';
+import { usualReadings } from './solver';
+import { type Readings } from './readings';
 
 /** How the light rides over the dead stretch the job names. */
 export interface RideStudy {
@@ -28,21 +29,24 @@ export interface StockReservoir {
 /** Light at the end of a gap below which it is said not to be ridden: half is barely noticed. */
 export const RIDDEN_SHARE = 0.5;
 
-/** The job with another reservoir, behind whatever rectifier it has. */
-function withReservoir(layout: Layout, jobId: string, farads: number, ratedVolts: number): Layout {
-  return change(layout, (draft) => {
-    coachIn(draft, jobId).conditioning.reservoir = { farads, ratedVolts };
-  }).layout;
+/** The job with another reservoir where it has its own or would have one; null where none can stand. */
+function withReservoir(bench: Bench, farads: number, ratedVolts: number): Bench | null {
+  const lineId = reservoirLineId(bench.job, supplyKind(bench.supply).changesSides);
+  if (lineId === null) return null;
+  const { layout } = change(bench.layout, (draft) =>
+    putStage(draft.jobs[bench.jobId].lines[lineId], 'reservoir', { farads, ratedVolts }),
+  );
+  return benchIn(bench, layout);
 }
 
-function lightLeft(bench: Bench, steady: SteadyStudy, gap: number): number {
-  return gap <= 0 ? 1 : lightAt(powerCutStudy(bench, steady), gap);
+function lightLeft(bench: Bench, readings: Readings, gap: number): number {
+  return gap <= 0 ? 1 : lightAt(powerCutStudy(bench, readings), gap);
 }
 
-/** The rating of stock a reservoir of this job needs; null when none is made. */
-export function reservoirRatingFor(layout: Layout, jobId: string): number | null {
-  const tried = benchOf(withReservoir(layout, jobId, 100e-6, 100), jobId);
-  return ratingFor(noLoadStudy(tried)?.volts.greatest ?? 0);
+/** The rating of stock a reservoir of this job needs; null when none is made, or none can stand. */
+export function reservoirRatingFor(bench: Bench): number | null {
+  const tried = withReservoir(bench, 100e-6, 100);
+  return tried && ratingFor(Math.max(0, ...noLoadStudy(tried).map((n) => n.volts.greatest)));
 }
 
 /**
@@ -50,14 +54,15 @@ export function reservoirRatingFor(layout: Layout, jobId: string): number | null
  * power cut with each.
  * @returns null when even the largest does not
  */
-export function reservoirFor(layout: Layout, jobId: string, gap: number): StockReservoir | null {
-  const rating = reservoirRatingFor(layout, jobId);
+export function reservoirFor(bench: Bench, gap: number): StockReservoir | null {
+  const rating = reservoirRatingFor(bench);
   if (rating === null) return null;
+  const { layout } = bench;
   const drawer = Object.values(layout.drawer.reservoirs).filter((r) => r.count > 0 && r.ratedVolts >= rating);
   const sizes = [...new Set([...drawer.map((r) => r.farads), ...stockFarads])].sort((a, b) => a - b);
   const rides = (farads: number): boolean => {
-    const bench = benchOf(withReservoir(layout, jobId, farads, rating), jobId);
-    return lightLeft(bench, steadyStudy(bench), gap) >= RIDDEN_SHARE;
+    const tried = withReservoir(bench, farads, rating)!;
+    return lightLeft(tried, usualReadings(tried), gap) >= RIDDEN_SHARE;
   };
   // More capacitance never holds for less time, so the sizes are searched by halves.
   let [low, high] = [0, sizes.length];
@@ -73,14 +78,10 @@ export function reservoirFor(layout: Layout, jobId: string, gap: number): StockR
   return { farads, ratedVolts, can: canSize(farads, ratedVolts), inDrawer: own !== undefined };
 }
 
-/** How a job rides the dead stretch it names, and what it would take. */
-export function rideStudy(bench: Bench, steady: SteadyStudy): RideStudy {
+/** How a job on rails rides the dead stretch it names, and what it would take. */
+export function rideStudy(bench: Bench, readings: Readings): RideStudy {
   const gap = gapSeconds(bench.job, bench.layout.scale);
-  const left = lightLeft(bench, steady, gap);
+  const left = lightLeft(bench, readings, gap);
   const needed = gap > 0 && left < RIDDEN_SHARE;
-  return {
-    gapSeconds: gap,
-    lightLeft: left,
-    reservoir: needed ? reservoirFor(bench.layout, bench.jobId, gap) : null,
-  };
+  return { gapSeconds: gap, lightLeft: left, reservoir: needed ? reservoirFor(bench, gap) : null };
 }

@@ -1,3 +1,4 @@
+import { condition } from '../../tests/roof';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
@@ -6,10 +7,11 @@ import { usualSupply } from '../document/usual-supply';
 import { benchOf } from './bench';
 import { contactOver, deadSpans, lostSpans, type Loop } from './contact';
 import { deadLength, gapSeconds, modelSpeed } from './gap';
+import { reservoirVolts } from './line-readings';
 import { LiveRun, QUANTUM_SECONDS, replay, type RunControls, type RunEvent, type RunStart } from './live-run';
 import { reservoirFor, rideStudy } from './ride';
-import { steadyStudy } from './steady';
-import { coachIn } from '../document/jobs';
+import { usualReadings } from './solver';
+import { coachIn } from '../kinds/coach/jobs';
 import type { Layout } from '../document/layout';
 
 const controls: RunControls = {
@@ -148,10 +150,10 @@ describe('a run', () => {
   });
 
   test('left alone it stays in its steady state', () => {
-    const steady = steadyStudy(benchOf(demo(), demoJob));
+    const steady = usualReadings(benchOf(demo(), demoJob));
     const [last] = new LiveRun(start()).advance(1).slice(-1);
     expect(last.light).toBeCloseTo(1, 3);
-    expect(last.reservoirVolts / steady.reservoirVolts!.mean).toBeCloseTo(1, 3);
+    expect(last.reservoirVolts / reservoirVolts(benchOf(demo(), demoJob), steady)!.mean).toBeCloseTo(1, 3);
     expect(last.contact).toBe(true);
   });
 
@@ -171,7 +173,7 @@ describe('a run', () => {
   test('on a DC track at a stop the light goes out, and in reverse a bridge keeps it', () => {
     const layout = change(demo(), (draft) => {
       draft.supplies.track = usualSupply('dc-track', 'H0', 1) as Layout['supplies'][string];
-      coachIn(draft, demoJob).conditioning.reservoir = null;
+      condition(coachIn(draft, demoJob), { reservoir: null });
     }).layout;
     const dark = replay(start(layout), [{ seconds: 0.1, set: { throttle: 0 } }], 0.3);
     expect(dark[dark.length - 1].light).toBeLessThan(0.01);
@@ -185,23 +187,23 @@ describe('riding over', () => {
     const layout = change(demo(), (draft) => {
       draft.drawer.reservoirs = {};
       coachIn(draft, demoJob).ride = { deadMillimetres: 260, kilometresPerHour: 30 };
-      coachIn(draft, demoJob).conditioning.reservoir = { farads: 100e-6, ratedVolts: 25 };
+      condition(coachIn(draft, demoJob), { reservoir: { farads: 100e-6, ratedVolts: 25 } });
     }).layout;
     const bench = benchOf(layout, demoJob);
-    const ride = rideStudy(bench, steadyStudy(bench));
+    const ride = rideStudy(bench, usualReadings(bench));
     expect(ride.lightLeft).toBeLessThan(0.5);
     const fit = ride.reservoir!;
     const withFarads = (farads: number): number => {
       const tried = benchOf(
-        change(layout, (draft) => void (coachIn(draft, demoJob).conditioning.reservoir!.farads = farads))
+        change(layout, (draft) => condition(coachIn(draft, demoJob), { reservoir: { farads: farads } }))
           .layout,
         demoJob,
       );
-      return rideStudy(tried, steadyStudy(tried)).lightLeft;
+      return rideStudy(tried, usualReadings(tried)).lightLeft;
     };
     expect(withFarads(fit.farads)).toBeGreaterThanOrEqual(0.5);
     expect(withFarads(fit.farads / 1.47)).toBeLessThan(0.5);
     expect(fit.can.diameter).toBeGreaterThan(4);
   });
-  test('nothing rides a minute', () => expect(reservoirFor(demo(), demoJob, 60)).toBeNull());
+  test('nothing rides a minute', () => expect(reservoirFor(benchOf(demo(), demoJob), 60)).toBeNull());
 });

@@ -57,7 +57,7 @@ export function inrushShortcut(volts: number, ohms: number): Shortcut {
   return {
     figure: volts / ohms,
     sum: `${plain(volts)} V / ${plain(ohms)} Ω = ${plain(volts / ohms)} A`,
-    why: 'The sum leaves out what the rectifier takes, and says nothing of how long it lasts.',
+    why: 'The sum is for contact at the very top of the wave and leaves out what rectifier and lamps take; it says nothing of how long it lasts.',
   };
 }
 

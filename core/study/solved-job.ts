@@ -1,15 +1,15 @@
-import { benchOf } from './bench';
-import { coachLight, type CoachLight } from './coach-light';
-import { steadyStudy, type SteadyStudy } from './steady';
-import { coachIn } from '../document/jobs';
-import type { Job, Layout } from '../document/layout';
+import { benchOf, type Bench } from './bench';
+import { Solver } from './solver';
+import { usualState } from './states';
+import type { AnyJob, Layout } from '../document/layout';
+import type { Readings } from './readings';
 
-/** A job as solved with the controls it is made for; null figures where it cannot be. */
+/** A job as solved in the state of every day; null figures where it cannot be. */
 export interface SolvedJob {
   readonly id: string;
-  readonly job: Job;
-  readonly steady: SteadyStudy | null;
-  readonly light: CoachLight | null;
+  readonly job: AnyJob;
+  readonly bench: Bench | null;
+  readonly readings: Readings | null;
 }
 
 interface Known {
@@ -18,26 +18,29 @@ interface Known {
   readonly solved: SolvedJob;
 }
 
-const known = new WeakMap<Job, Known>();
+const known = new WeakMap<AnyJob, Known>();
 /** Charges of the last answer of a job, by its id: where the next search begins. */
 const lastStored = new Map<string, Float64Array>();
 
 /** Solves a job of a layout; one that has not changed is not solved again. */
 export function solvedJob(layout: Layout, id: string): SolvedJob {
-  const job = coachIn(layout, id);
+  const job = layout.jobs[id];
   const supply = layout.supplies[job.supplyId];
   const before = known.get(job);
   if (before && before.supply === supply && before.drawer === layout.drawer && before.solved.id === id)
     return before.solved;
-  let solved: SolvedJob;
+  let bench: Bench | null;
+  let readings: Readings | null = null;
+  // What cannot be solved is shown dark; the bench says why.
   try {
-    const steady = steadyStudy(benchOf(layout, id), lastStored.get(id));
-    lastStored.set(id, steady.stored);
-    solved = { id, job, steady, light: coachLight(job, steady) };
+    bench = benchOf(layout, id);
+    const solved = new Solver(bench).at(usualState(bench), { guess: lastStored.get(id) });
+    lastStored.set(id, solved.stored);
+    readings = solved;
   } catch {
-    // The bench says why; elsewhere it is shown dark.
-    solved = { id, job, steady: null, light: null };
+    bench = null;
   }
+  const solved = { id, job, bench, readings };
   known.set(job, { supply, drawer: layout.drawer, solved });
   return solved;
 }

@@ -2,8 +2,8 @@ import { benchOf } from './bench';
 import { inrushTrace, type InrushTrace } from './inrush';
 import { supplyKind } from '../supply';
 import { trainStudy } from './train';
-import { coachIn } from '../document/jobs';
-import type { Job, Layout } from '../document/layout';
+import type { AnyJob } from '../document/layout';
+import type { Layout } from '../document/layout';
 
 /** The first moments of a train after the power comes on, all reservoirs empty, on one supply. */
 export interface TrainInrush {
@@ -27,10 +27,10 @@ const STAGGERS = [0, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1] as const;
 /** Points that are told for a curve. */
 const MOST_POINTS = 240;
 
-const traces = new WeakMap<Job, { supply: unknown; drawer: unknown; trace: InrushTrace }>();
+const traces = new WeakMap<AnyJob, { supply: unknown; drawer: unknown; trace: InrushTrace }>();
 
 function traceOf(layout: Layout, jobId: string): InrushTrace {
-  const job = coachIn(layout, jobId);
+  const job = layout.jobs[jobId];
   const supply = layout.supplies[job.supplyId];
   const before = traces.get(job);
   if (before?.supply === supply && before.drawer === layout.drawer) return before.trace;

@@ -1,18 +1,22 @@
+import { condition } from '../../tests/roof';
 import { describe, expect, test } from 'vitest';
 import { boatTrain, demo, demoJob } from '../../tests/generated';
 import { currentProbe } from '../circuit/probe';
 import { transientOf } from '../circuit/transient';
 import { checkLayout } from '../document/file';
+import { switchOf } from '../document/line-stages';
 import { change, patched } from '../document/patch';
 import { checkTrain } from '../finding/train/check-train';
 import { benchOf } from './bench';
+import { loweredAt } from './netlist-at';
+import { usualState } from './states';
 import { inrushStudy, inrushTrace } from './inrush';
-import { matchTrain, isSeen } from './match-train';
-import { oldBulbs } from './old-bulbs';
-import { steadyStudy } from './steady';
+import { matchTrain } from '../kinds/coach/match-train';
+import { oldBulbs } from '../kinds/coach/old-bulbs';
+import { usualReadings } from './solver';
 import { trainInrush } from './train-inrush';
-import { COUPLING_MILLIMETRES, commonCar, matchBeside, trainStudy } from './train';
-import { coachIn } from '../document/jobs';
+import { COUPLING_MILLIMETRES, commonCar, isSeen, matchBeside, trainStudy } from './train';
+import { coachIn } from '../kinds/coach/jobs';
 import type { Element } from '../circuit/netlist';
 import type { Finding } from '../finding/finding';
 import type { Layout } from '../document/layout';
@@ -46,7 +50,7 @@ describe('a train', () => {
   const study = trainStudy(boatTrain(), boat);
   test('draws what its coaches draw, cells apart from the track', () => {
     const layout = boatTrain();
-    const alone = (id: string): number => steadyStudy(benchOf(layout, id)).supplyAmps.mean;
+    const alone = (id: string): number => usualReadings(benchOf(layout, id)).supplyAmps.mean;
     const track = study.draws.find((d) => d.supplyId === 'track')!;
     expect(track.amps).toBeCloseTo(
       alone('compartment-coach') + alone('open-saloon') + alone('luggage-van'),
@@ -89,7 +93,7 @@ describe('matching all to one', () => {
     expect(Object.values(coachIn(after, 'open-saloon').lamps).map((l) => l.part)).toEqual(
       Array(4).fill('strip-warm'),
     );
-    expect(coachIn(after, 'open-saloon').groups.roof.drive).toBe('limiter');
+    expect(coachIn(after, 'open-saloon').circuits.roof.limit).toBe('limiter');
     expect(checkLayout(after).ok).toBe(true);
   });
   test('where there is no lamp of the colour a tint comes near', () => {
@@ -103,7 +107,7 @@ describe('matching all to one', () => {
   });
   test('beside a dark coach nothing is changed', () => {
     const dark = change(layout, (draft) => {
-      for (const l of Object.values(coachIn(draft, 'compartment-coach').lamps)) l.groupId = null;
+      for (const l of Object.values(coachIn(draft, 'compartment-coach').lamps)) l.circuitId = null;
     }).layout;
     expect(matchTrain(dark, boat, 'car-2').patches).toEqual([]);
   });
@@ -115,13 +119,14 @@ describe('charging together', () => {
     const trace = inrushTrace(bench);
     const study = inrushStudy(bench)!;
     expect(Math.max(...trace.amps)).toBeCloseTo(study.peakAmps, 6);
-    expect(trace.settledAmps / steadyStudy(bench).supplyAmps.greatest).toBeGreaterThan(0.9);
-    expect(trace.settledAmps / steadyStudy(bench).supplyAmps.greatest).toBeLessThan(1.6);
+    expect(trace.settledAmps / usualReadings(bench).supplyAmps.greatest).toBeGreaterThan(0.9);
+    expect(trace.settledAmps / usualReadings(bench).supplyAmps.greatest).toBeLessThan(1.6);
   });
   test('the sum is an upper bound of three coaches solved as one circuit, and within 3 % of it', () => {
     const layout = rake(3);
     const [sum] = trainInrush(layout, boat);
-    const { netlist } = benchOf(layout, demoJob).lowered;
+    const bench = benchOf(layout, demoJob);
+    const { netlist } = loweredAt(bench, usualState(bench), { stress: 'highest' });
     // Three copies behind one supply: every node and element but the supply’s and the rails’ gets a number.
     const shared = new Set(['0']);
     const supplyElements = netlist.elements.filter((e) => e.id === 'v_supply' || e.id === 'r_supply');
@@ -156,12 +161,12 @@ describe('charging together', () => {
   });
   test('without charge resistors twelve trip the booster; a stagger that is offered cures it', () => {
     const layout = rake(12, (l) => {
-      coachIn(l, demoJob).conditioning.chargeResistor = { ohms: 15, ratedWatts: 1 };
+      condition(coachIn(l, demoJob), { chargeResistor: { ohms: 15, ratedWatts: 1 } });
       l.supplies.track = { ...l.supplies.track, tripSeconds: 0.002 } as Layout['supplies'][string];
     });
     const found = judged(layout).find((f) => f.rule === 'train-inrush')!;
     expect(found.severity).toBe('stop');
-    expect(found.figures.peakAmps).toBeGreaterThan(3);
+    expect(found.figures[0].is).toBeGreaterThan(3);
     const after = patched(layout, found.remedies[0].patches);
     expect(after.trains[boat].staggerSeconds).toBeGreaterThan(0);
     expect(judged(after).find((f) => f.rule === 'train-inrush')).toBeUndefined();
@@ -216,7 +221,7 @@ describe('findings about trains', () => {
     const found = judged(middle).find((f) => f.id === 'tail-lamps car-4')!;
     expect(found.severity).toBe('mind');
     const after = patched(middle, found.remedies[0].patches);
-    expect(coachIn(after, 'luggage-van').groups['tail-lamps'].switch!.on).toBe(false);
+    expect(switchOf(coachIn(after, 'luggage-van'), 'tail-lamps')!.stage.on).toBe(false);
     expect(judged(after).map((f) => f.id)).not.toContain('tail-lamps car-4');
   });
   test('coaches made for different supplies are told', () => {

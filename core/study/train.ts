@@ -1,30 +1,33 @@
 import type { Layout } from '../document/layout';
 import { inOrder } from '../document/in-order';
 import { bulbAmps } from '../part/bulb';
-import { colourDifference, colourWord, lightnessDifference, type Chromaticity } from '../light/difference';
-import { mixedXy } from '../light/tinted';
+import {
+  colourDifference,
+  colourWord,
+  lightnessDifference,
+  SEEN_COLOUR,
+  SEEN_LIGHTNESS,
+} from '../light/difference';
 import { supplyKind } from '../supply';
-import { bulbVolts } from './old-bulbs';
+import { bulbVolts } from '../supply/bulb-volts';
+import { kindOf } from '../kinds';
+import type { Look } from '../kinds/job-kind';
 import { solvedJob, type SolvedJob } from './solved-job';
 import type { TrainRecord } from '../document/train-record';
 
 /** Room between two coaches of a train, in millimetres. */
 export const COUPLING_MILLIMETRES = 7;
-/** The bulbs of a coach whose own were never read: 0.22 A at 14 V (common practice, no source). */
-const USUAL_BULBS = { volts: 14, amps: 0.22 };
-
-/** Less than this at the seats is dark: a thousandth of a well-lit window and less. */
-const DARK_LUX = 0.1;
-
-/** One coach of a train as solved. */
+/** One vehicle of a train as solved. */
 export interface TrainCar extends SolvedJob {
   readonly carId: string;
   readonly turned: boolean;
   /** Where its left end stands from the head of the train, in millimetres. */
   readonly startMillimetres: number;
-  readonly litLux: number;
-  /** Colour of its windows together; null in the dark. */
-  readonly xy: Chromaticity | null;
+  readonly lengthMillimetres: number;
+  /** It goes first, as a locomotive does. */
+  readonly heads: boolean;
+  /** How it looks beside its like; null for what is not looked at so. */
+  readonly look: Look | null;
 }
 
 /** What a train draws from one supply. */
@@ -67,15 +70,18 @@ export function trainStudy(layout: Layout, trainId: string): TrainStudy {
   let start = 0;
   const cars = inOrder(train.cars).map((car): TrainCar => {
     const solved = solvedJob(layout, car.jobId);
+    const kind = kindOf(solved.job.kind);
     const startMillimetres = start;
-    start += solved.job.dimensions.lengthMillimetres + COUPLING_MILLIMETRES;
+    const lengthMillimetres = kind.lengthMillimetres(solved.job);
+    start += lengthMillimetres + COUPLING_MILLIMETRES;
     return {
       ...solved,
       carId: car.id,
       turned: car.turned,
       startMillimetres,
-      litLux: solved.light?.litLux ?? 0,
-      xy: (solved.light?.litLux ?? 0) < DARK_LUX ? null : windowsXy(solved),
+      lengthMillimetres,
+      heads: kind.heads,
+      look: kind.look(layout, car.jobId),
     };
   });
   return {
@@ -85,12 +91,6 @@ export function trainStudy(layout: Layout, trainId: string): TrainStudy {
     lengthMillimetres: Math.max(0, start - COUPLING_MILLIMETRES),
     draws: drawsOf(layout, cars),
   };
-}
-
-/** Colour of all windows of a coach together; null in the dark. */
-function windowsXy({ light }: SolvedJob): Chromaticity | null {
-  const windows = [...(light?.near ?? []), ...(light?.far ?? [])];
-  return mixedXy(windows.flatMap((w) => (w.xy ? [{ lumens: w.lux, ...w.xy }] : [])));
 }
 
 function drawsOf(layout: Layout, cars: readonly TrainCar[]): TrainDraw[] {
@@ -103,38 +103,55 @@ function drawsOf(layout: Layout, cars: readonly TrainCar[]): TrainDraw[] {
     return {
       supplyId,
       cars: own.length,
-      amps: own.reduce((sum, c) => sum + (c.steady?.supplyAmps.mean ?? 0), 0),
+      amps: own.reduce((sum, c) => sum + (c.readings?.supplyAmps.mean ?? 0), 0),
       limitAmps: onCells ? null : supplyKind(supply).limit(supply).amps,
       bulbAmps: onCells
         ? null
-        : own.reduce((sum, c) => sum + bulbAmps(c.job.oldBulbs ?? USUAL_BULBS, volts), 0),
+        : own.reduce((sum, c) => {
+            const bulbs = kindOf(c.job.kind).oldBulbs(c.job);
+            return sum + (bulbs ? bulbAmps(bulbs, volts) : 0);
+          }, 0),
     };
   });
 }
 
-/** How every coach of a train looks beside one of them. Dark coaches have no colour to differ by. */
+/** How every vehicle of a train that is looked at so looks beside one of them. What is dark has no colour to differ by. */
 export function matchBeside(study: TrainStudy, carId: string): CarMatch[] {
-  const beside = study.cars.find((c) => c.carId === carId);
-  return study.cars.map((car) => ({
-    carId: car.carId,
-    lightness: beside ? lightnessDifference(car.litLux, beside.litLux) : 0,
-    colour: beside?.xy && car.xy ? colourDifference(car.xy, beside.xy) : 0,
-    brighter: beside !== undefined && car.litLux > beside.litLux,
-    word: beside?.xy && car.xy ? colourWord(car.xy, beside.xy) : 'alike',
-  }));
+  const beside = study.cars.find((c) => c.carId === carId)?.look ?? null;
+  return study.cars.flatMap(({ carId: id, look }): CarMatch[] =>
+    look
+      ? [
+          {
+            carId: id,
+            lightness: beside ? lightnessDifference(look.lux, beside.lux) : 0,
+            colour: beside?.xy && look.xy ? colourDifference(look.xy, beside.xy) : 0,
+            brighter: beside !== null && look.lux > beside.lux,
+            word: beside?.xy && look.xy ? colourWord(look.xy, beside.xy) : 'alike',
+          },
+        ]
+      : [],
+  );
 }
 
 /**
- * The coach the others are best told against: the one that differs least from all of them together.
- * @returns null for a train without lit coaches
+ * The vehicle the others are best told against: the one that differs least from all of them together.
+ * @returns null for a train without any that is lit
  */
 export function commonCar(study: TrainStudy): TrainCar | null {
-  const lit = study.cars.filter((c) => c.xy !== null);
-  const off = (car: TrainCar): number =>
+  const lit = study.cars.flatMap((car) =>
+    car.look?.xy ? [{ car, lux: car.look.lux, xy: car.look.xy }] : [],
+  );
+  const off = (of: (typeof lit)[number]): number =>
     lit.reduce(
-      (sum, c) =>
-        sum + lightnessDifference(c.litLux, car.litLux) / 100 + 10 * colourDifference(c.xy!, car.xy!),
+      (sum, c) => sum + lightnessDifference(c.lux, of.lux) / 100 + 10 * colourDifference(c.xy, of.xy),
       0,
     );
-  return lit.reduce<TrainCar | null>((best, c) => (best === null || off(c) < off(best) ? c : best), null);
+  const best = lit.reduce<(typeof lit)[number] | null>(
+    (least, c) => (least === null || off(c) < off(least) ? c : least),
+    null,
+  );
+  return best?.car ?? null;
 }
+
+/** Whether an eye sees two coaches differ. */
+export const isSeen = (m: CarMatch): boolean => m.colour >= SEEN_COLOUR || m.lightness >= SEEN_LIGHTNESS;

@@ -19,6 +19,12 @@ export const acTrack: SupplyKind<AcTrack> = {
   name: 'AC track',
   onTrack: true,
   changesSides: true,
+  ownSwitch: false,
+  inputs: () => [],
+  highestWords: (supply) =>
+    supply.highestRmsVolts > supply.rmsVolts
+      ? ` with the track at its highest, ${supply.highestRmsVolts} V`
+      : '',
   sides: { right: 'centre', left: 'rails' },
   words: (supply) => `AC ${supply.rmsVolts} V, ${supply.hertz} Hz`,
   highestVolts: (supply) => Math.max(supply.highestRmsVolts * Math.SQRT2, supply.reversingPulseVolts),
@@ -34,8 +40,12 @@ export const acTrack: SupplyKind<AcTrack> = {
           },
         ]
       : [],
-  lower(supply, nodes, { atHighest }, of) {
-    const amplitude = atHighest ? acTrack.highestVolts(supply) : supply.rmsVolts * Math.SQRT2;
+  lower(supply, nodes, { stress }, of) {
+    const amplitude =
+      stress === 'pulse'
+        ? acTrack.highestVolts(supply)
+        : (stress === 'highest' ? Math.max(supply.rmsVolts, supply.highestRmsVolts) : supply.rmsVolts) *
+          Math.SQRT2;
     return sourceBehindOhms(
       { kind: 'sine', offset: 0, amplitude, hertz: supply.hertz, delay: 0, damping: 0, phaseDegrees: 0 },
       supply.trackOhms,

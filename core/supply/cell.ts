@@ -1,5 +1,5 @@
 import { cellAt, cellTypes } from '../part/cell';
-import { sourceBehindOhms, type SupplyKind } from './supply-kind';
+import { high, sourceBehindOhms, type SupplyKind } from './supply-kind';
 
 /** Cells in series in the vehicle itself, with a switch. */
 export interface CellSupply {
@@ -19,6 +19,9 @@ export const cellSupply: SupplyKind<CellSupply> = {
   name: 'Cell',
   onTrack: false,
   changesSides: false,
+  ownSwitch: true,
+  inputs: () => [],
+  highestWords: (supply) => (supply.spent > 0 ? ' on a fresh cell' : ''),
   sides: { right: 'plus', left: 'minus' },
   words(supply) {
     const type = cellTypes[supply.cell];
@@ -39,8 +42,8 @@ export const cellSupply: SupplyKind<CellSupply> = {
       says: 'Nothing lights, or what is polarised is driven backwards.',
     },
   ],
-  lower(supply, nodes, { atHighest }, of) {
-    const { volts, ohms } = cellAt(cellTypes[supply.cell], atHighest ? 0 : supply.spent);
+  lower(supply, nodes, { stress }, of) {
+    const { volts, ohms } = cellAt(cellTypes[supply.cell], high(stress) ? 0 : supply.spent);
     return sourceBehindOhms(
       { kind: 'dc', level: supply.inSeries * volts },
       supply.inSeries * ohms,

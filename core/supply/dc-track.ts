@@ -1,6 +1,7 @@
 import { GROUND, type Element } from '../circuit/netlist';
 import { rectifiers } from '../part/rectifier';
-import { sourceBehindOhms, type SupplyKind } from './supply-kind';
+import { directionInput, THROTTLE } from './state';
+import { high, sourceBehindOhms, type SupplyKind } from './supply-kind';
 
 /** Track fed by a controller: the throttle sets the voltage, the direction which rail is positive. */
 export interface DcTrack {
@@ -35,6 +36,17 @@ export const dcTrack: SupplyKind<DcTrack> = {
   name: 'DC track',
   onTrack: true,
   changesSides: true,
+  ownSwitch: false,
+  inputs: (supply) => [
+    directionInput,
+    {
+      id: THROTTLE,
+      name: 'Throttle',
+      domain: { least: 0, most: 1, step: 0.05 },
+      usual: supply.usualThrottle,
+    },
+  ],
+  highestWords: () => ' at full throttle',
   sides: { right: 'right rail', left: 'left rail' },
   words: (supply, { throttle, direction }) =>
     `DC ${Number((throttle * supply.greatestVolts).toPrecision(3))} V ${direction === 'forward' ? 'forward' : 'reverse'}`,
@@ -49,8 +61,8 @@ export const dcTrack: SupplyKind<DcTrack> = {
     },
     { id: 'reversed', name: 'Direction reversed', says: 'The other rail becomes the positive one.' },
   ],
-  lower(supply, nodes, { controls, atHighest }, of): Element[] {
-    const throttle = atHighest ? 1 : Math.min(1, Math.max(0, controls.throttle));
+  lower(supply, nodes, { controls, stress }, of): Element[] {
+    const throttle = high(stress) ? 1 : Math.min(1, Math.max(0, controls.throttle));
     const sign = controls.direction === 'forward' ? 1 : -1;
     const { greatestVolts, making, trackOhms } = supply;
     if (throttle < LEAST_THROTTLE || making === 'smooth') {

@@ -1,4 +1,4 @@
-import { sourceBehindOhms, type SupplyKind } from './supply-kind';
+import { high, sourceBehindOhms, type SupplyKind } from './supply-kind';
 
 /** Halves of a one: 58 microseconds (NMRA S-9.1). */
 export const ONE_HALF_SECONDS = 58e-6;
@@ -24,6 +24,12 @@ export const dccTrack: SupplyKind<DccTrack> = {
   name: 'DCC track',
   onTrack: true,
   changesSides: true,
+  ownSwitch: false,
+  inputs: () => [],
+  highestWords: (supply) =>
+    supply.highestVolts > supply.amplitudeVolts
+      ? ` with the booster at its highest, ±${supply.highestVolts} V`
+      : '',
   sides: { right: 'right rail', left: 'left rail' },
   words: (supply) => `DCC ±${supply.amplitudeVolts} V`,
   highestVolts: (supply) => supply.highestVolts,
@@ -40,7 +46,7 @@ export const dccTrack: SupplyKind<DccTrack> = {
     sourceBehindOhms(
       {
         kind: 'dcc',
-        amplitude: feeding.atHighest ? supply.highestVolts : supply.amplitudeVolts,
+        amplitude: high(feeding.stress) ? supply.highestVolts : supply.amplitudeVolts,
         bits: supply.bits,
         oneHalf: ONE_HALF_SECONDS,
         zeroHalf: supply.zeroHalfMicroseconds * 1e-6,

@@ -24,4 +24,4 @@ export function supplyKind(supply: Supply): SupplyKind<Supply> {
 }
 
 export type { AcTrack, CellSupply, DccTrack, DcTrack, LayoutBus };
-export { usualControls, type Controls, type Feeding } from './supply-kind';
+export { usualControls, type Controls, type Feeding, type Stress } from './supply-kind';

@@ -1,4 +1,4 @@
-import { sourceBehindOhms, type SupplyKind } from './supply-kind';
+import { high, sourceBehindOhms, type SupplyKind } from './supply-kind';
 
 /** A fixed DC supply on two wires through the layout, or a constant voltage kept for lighting. */
 export interface LayoutBus {
@@ -16,6 +16,10 @@ export const layoutBus: SupplyKind<LayoutBus> = {
   name: 'Layout bus',
   onTrack: false,
   changesSides: false,
+  ownSwitch: false,
+  inputs: () => [],
+  highestWords: (supply) =>
+    supply.highestVolts > supply.volts ? ` with the supply at its highest, ${supply.highestVolts} V` : '',
   sides: { right: 'plus', left: 'minus' },
   words: (supply) => `bus ${supply.volts} V DC`,
   highestVolts: (supply) => supply.highestVolts,
@@ -24,9 +28,9 @@ export const layoutBus: SupplyKind<LayoutBus> = {
   faults: () => [
     { id: 'reversed', name: 'Joined the wrong way round', says: 'Plus and minus changed over at the plug.' },
   ],
-  lower: (supply, nodes, { atHighest }, of) =>
+  lower: (supply, nodes, { stress }, of) =>
     sourceBehindOhms(
-      { kind: 'dc', level: atHighest ? supply.highestVolts : supply.volts },
+      { kind: 'dc', level: high(stress) ? supply.highestVolts : supply.volts },
       supply.wireOhms,
       nodes,
       of,

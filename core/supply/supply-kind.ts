@@ -1,4 +1,5 @@
 import type { Element, Provenance } from '../circuit/netlist';
+import type { Input } from './state';
 
 /** What a person's hand is on: outside the document, remembered, not undone. */
 export interface Controls {
@@ -15,11 +16,16 @@ export interface SupplyNodes {
   readonly left: string;
 }
 
+/**
+ * How hard a supply drives: as it is set; at the most it can be set or drift to, which what it feeds
+ * must bear for long; or at the most it ever gives, a pulse too.
+ */
+export type Stress = 'usual' | 'highest' | 'pulse';
+
 /** How a supply is to be taken for one study. */
 export interface Feeding {
   readonly controls: Controls;
-  /** The most it can be set, drift or pulse to, in place of what it is set to. */
-  readonly atHighest?: boolean;
+  readonly stress?: Stress;
 }
 
 /** Something a supply can do to a job that is not its everyday state. */
@@ -37,6 +43,10 @@ export interface SupplyKind<S> {
   readonly onTrack: boolean;
   /** Its two sides change over, by themselves or with the direction: what hangs on it needs a rectifier. */
   readonly changesSides: boolean;
+  /** It is switched on by a switch of its own in its first lead, as a cell on board is. */
+  readonly ownSwitch: boolean;
+  /** What of it a hand sets. */
+  inputs(supply: S): readonly Input[];
   /** Names of its two conductors, as the trade has them. */
   readonly sides: { readonly right: string; readonly left: string };
   /** In a few words with its figure: "DCC ±15 V". */
@@ -47,6 +57,8 @@ export interface SupplyKind<S> {
   limit(supply: S): { readonly amps: number; readonly seconds: number };
   /** Resistance between its terminals' far ends: source, wires, rails and wheels. */
   sourceOhms(supply: S): number;
+  /** Says " at full throttle" of what was found at its highest; empty where nothing is higher. */
+  highestWords(supply: S): string;
   /** What it may do wrong. */
   faults(supply: S): readonly SupplyFault[];
   /** Its circuit. The element `r_supply` lies in the right conductor, its current positive towards the job. */
@@ -65,3 +77,6 @@ export function sourceBehindOhms(
     { kind: 'resistor', id: 'r_supply', a: 'supply', b: right, ohms, of },
   ];
 }
+
+/** Whether a supply is taken higher than it is set. */
+export const high = (stress: Stress | undefined): boolean => stress !== undefined && stress !== 'usual';

@@ -84,7 +84,8 @@ describe('the shunter that was wired backwards', () => {
     await judged(page);
     expect(await figure(page, 'end-A')).toBe('white');
     await page.getByRole('button', { name: 'Swap the two leads of End B' }).click();
-    await page.getByText('Nothing does').waitFor();
+    await judged(page);
+    await expect.poll(() => finding(page, 'head-and-tail-exchanged').count()).toBe(0);
     await page.getByRole('link', { name: /Try/ }).click();
     const row = page.getByRole('row', { name: /^Headlight A left \d+ % \d+ % \d+ %/ });
     await row.waitFor();
@@ -117,7 +118,7 @@ describe('a railcar on its decoder', () => {
     await page.keyboard.press('2');
     await expect.poll(() => figure(page, 'end-A')).toBe('cab light');
     await page.getByRole('button', { name: /^Tail switch/ }).click();
-    await page.getByRole('button', { name: 'Tail switch: hauling' }).waitFor();
+    await page.getByRole('button', { name: 'Tail switch: off' }).waitFor();
     await page.getByRole('tab', { name: 'Truth table' }).click();
     await page.getByRole('button', { name: '← F0', exact: true }).click();
     await expect.poll(() => figure(page, 'end-A')).toBe('white');

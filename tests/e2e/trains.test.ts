@@ -20,6 +20,11 @@ describe('a sleeping coach with a side corridor, as a new user would', () => {
     await page.getByRole('radio', { name: /^Main line/ }).check({ force: true });
     await page.getByRole('button', { name: 'Lay it out and light it' }).click();
     await judged(page);
+    // What the program lays out needs nothing mended.
+    expect(await finding(page, 'dark-room').count()).toBe(0);
+    await page.getByRole('link', { name: /Lamps/ }).click();
+    await page.getByRole('radio', { name: /^One row/ }).check({ force: true });
+    await judged(page);
     await finding(page, 'dark-room').waitFor();
     expect(await finding(page, 'dark-room').innerText()).toMatch(/Corridor stays dark/);
     await page.getByRole('button', { name: 'Room side' }).click();

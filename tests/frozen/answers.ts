@@ -1,17 +1,17 @@
 import fc from 'fast-check';
 import { createHash } from 'node:crypto';
 import { inOrder } from '../../core/document/in-order';
-import { checkJob } from '../../core/finding/check';
-import { checkVehicle } from '../../core/finding/locomotive/check-vehicle';
+import { judge } from '../../core/finding/check';
+import { gravestFirst } from '../../core/finding/gravest-first';
+import { StudyDesk } from '../../core/finding/studies';
 import { benchOf } from '../../core/study/bench';
-import { steadyStudy } from '../../core/study/steady';
-import { truthTable } from '../../core/study/locomotive/states';
-import { everyday, vehicleOf } from '../../core/study/locomotive/vehicle';
-import { vehicleNetlist } from '../../core/study/locomotive/vehicle-deck';
+import { loweredAt } from '../../core/study/netlist-at';
+import { usualState } from '../../core/study/states';
+import { truthTable } from '../../core/study/truth-table';
 import { boatTrain, demoJob, generatedLayout } from '../generated';
 import { generatedVehicle, vehicleId } from '../vehicles';
 import type { Element } from '../../core/circuit/netlist';
-import type { Finding } from '../../core/finding/finding';
+import type { Judgement } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
 
 /** What the program answers for one job, short enough to be kept and plain enough to be compared. */
@@ -28,8 +28,8 @@ export interface Answer {
   readonly failure: string | null;
 }
 
-const said = (findings: readonly Finding[]): Answer['findings'] =>
-  findings.map((f) => [f.rule, f.severity, Object.values(f.figures)[0] ?? null] as const);
+const said = (findings: readonly (Judgement & { readonly rule: string })[]): Answer['findings'] =>
+  findings.map((f) => [f.rule, f.severity, f.figures[0]?.is ?? null] as const);
 
 /** Turns in which every node takes up what its neighbours are: enough to tell apart what these circuits hold. */
 const DIGEST_TURNS = 6;
@@ -67,31 +67,22 @@ function digest(elements: readonly Element[]): string {
   return hash(plain.map(branch).sort());
 }
 
-function coachAnswer(layout: Layout, id: string): Omit<Answer, 'job' | 'failure'> {
+function solvedAnswer(layout: Layout, id: string): Omit<Answer, 'job' | 'failure'> {
   const bench = benchOf(layout, id);
-  const steady = steadyStudy(bench);
+  const { rows } = truthTable(bench);
   return {
-    findings: said(checkJob(layout, id, [], 'quick')),
-    amps: [steady.supplyAmps.mean, ...steady.lamps.map((l) => l.amps.mean)],
-    states: 1,
-    circuit: digest(bench.lowered.netlist.elements),
-  };
-}
-
-function vehicleAnswer(layout: Layout, id: string): Omit<Answer, 'job' | 'failure'> {
-  const vehicle = vehicleOf(layout, id);
-  const { rows } = truthTable(vehicle);
-  return {
-    findings: said(checkVehicle(layout, id)),
-    amps: rows.slice(0, 8).flatMap((r) => [r.lit.supplyAmps, ...r.lit.lamps.map((l) => l.amps)]),
+    findings: said(gravestFirst(judge(new StudyDesk(bench), 'quick'))),
+    amps: rows
+      .slice(0, 8)
+      .flatMap((r) => [r.readings.supplyAmps.mean, ...r.dies.filter((d) => !d.second).map((d) => d.litAmps)]),
     states: rows.length,
-    circuit: digest(vehicleNetlist(vehicle, everyday(vehicle)).elements),
+    circuit: digest(loweredAt(bench, usualState(bench)).netlist.elements),
   };
 }
 
 function answer(job: string, layout: Layout, id: string): Answer {
   try {
-    const own = layout.jobs[id].kind === 'coach' ? coachAnswer(layout, id) : vehicleAnswer(layout, id);
+    const own = solvedAnswer(layout, id);
     return { job, ...own, failure: null };
   } catch (error) {
     const failure = error instanceof Error ? error.message : String(error);

@@ -12,7 +12,8 @@ import { repaired } from '../../core/document/repair';
 import { complaintsOf } from '../../core/document/sound';
 import { decoderTypes } from '../../core/part/decoder-type';
 import { checkJob } from '../../core/finding/check';
-import { checkVehicle } from '../../core/finding/locomotive/check-vehicle';
+import { kindOf } from '../../core/kinds';
+import { wiringOf } from '../../core/kinds/wirings';
 import { checkTrain } from '../../core/finding/train/check-train';
 import { lineSketch } from '../../core/study/line-sketch';
 import { solvedJob } from '../../core/study/solved-job';
@@ -20,7 +21,7 @@ import { trainInrush } from '../../core/study/train-inrush';
 import { trainStudy } from '../../core/study/train';
 import { benchOf } from '../../core/study/bench';
 import { jobDeck } from '../../core/study/job-deck';
-import { steadyStudy } from '../../core/study/steady';
+import { usualReadings } from '../../core/study/solver';
 import { boatTrain, demo } from '../generated';
 import { onDecoder, onRails } from '../vehicles';
 import { mutated, mutatedText } from './mutate';
@@ -66,20 +67,17 @@ function everything(layout: Layout): void {
   if (!again.ok) throw new Error(`what was written cannot be read: ${again.complaints[0].reason}`);
   if (writeLayout(again.layout) !== writeLayout(layout)) throw new Error('a round trip changed it');
   for (const job of inOrder(layout.jobs)) {
-    if (job.kind === 'coach') {
-      alone(job.id, () => checkJob(layout, job.id, [], 'quick').map((f) => f.figures));
-      alone(job.id, () => {
-        const { steady, light } = solvedJob(layout, job.id);
-        return { lamps: steady?.lamps.map(({ amps, volts }) => ({ amps, volts })), light: light?.near };
-      });
-      alone(job.id, () => {
-        const bench = benchOf(layout, job.id);
-        return jobDeck(bench, steadyStudy(bench)).length;
-      });
-    } else {
-      alone(job.id, () => checkVehicle(layout, job.id).map((f) => f.figures));
-      alone(job.id, () => functionSheet(job).length);
-    }
+    const kind = kindOf(job.kind);
+    alone(job.id, () => checkJob(layout, job.id, {}, 'quick').map((f) => f.figures));
+    alone(job.id, () =>
+      solvedJob(layout, job.id).readings?.dies.map(({ amps, volts, lumens }) => ({ amps, volts, lumens })),
+    );
+    alone(job.id, () => kind.look(layout, job.id));
+    alone(job.id, () => {
+      const bench = benchOf(layout, job.id);
+      return jobDeck(bench, usualReadings(bench)).deck.length;
+    });
+    alone(job.id, () => functionSheet(job, wiringOf(job.kind).lampNames(job, layout)).length);
   }
   for (const train of inOrder(layout.trains))
     alone(train.id, () =>

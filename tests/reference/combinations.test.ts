@@ -1,18 +1,22 @@
+import { condition } from '../roof';
 import { expect, test } from 'vitest';
 import { benchOf } from '../../core/study/bench';
 import { checkStructure } from '../../core/circuit/structure';
 import { drawCircuit } from '../../app/drawings/circuit/geometry';
+import { loweredAt } from '../../core/study/netlist-at';
+import { usualState } from '../../core/study/states';
 import { jobDeck } from '../../core/study/job-deck';
 import { refusedCombination } from '../../core/study/combination';
-import { steadyStudy } from '../../core/study/steady';
+import { usualReadings } from '../../core/study/solver';
 import { change } from '../../core/document/patch';
 import { lampType } from '../../core/document/lamp-type';
-import { usualLamp } from '../../core/document/usual-lamp';
+import { usualLamp } from '../../core/kinds/coach/usual-lamp';
 import { demo, demoJob } from '../generated';
 import { expectSameAsReference } from './compare';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { Draft } from 'immer';
-import type { Job, Layout } from '../../core/document/layout';
+import type { CoachRecord as Job } from '../../core/kinds/coach/record';
+import type { Layout } from '../../core/document/layout';
 
 type Supply = Layout['supplies'][string];
 
@@ -73,7 +77,7 @@ const lampsOf = (job: Draft<Job>, part: string, count: number): void => {
   job.lamps = Object.fromEntries(
     Array.from({ length: count }, (_, i) => [
       `l${i + 1}`,
-      usualLamp({ order: i + 1, part, placeMillimetres: 20 + 40 * i, groupId: 'roof' }),
+      usualLamp({ order: i + 1, part, placeMillimetres: 20 + 40 * i, circuitId: 'roof' }),
     ]),
   );
 };
@@ -81,50 +85,51 @@ const drives: Readonly<Record<string, (job: Draft<Job>) => void>> = {
   'a resistor each': (job) => lampsOf(job, 'white-warm', 3),
   'one resistor shared': (job) => {
     lampsOf(job, 'white-warm', 3);
-    Object.assign(job.groups.roof, { drive: 'resistor-shared', ohms: 680 });
+    Object.assign(job.circuits.roof, { limit: 'shared', ohms: 680 });
   },
   'strings of three': (job) => {
     lampsOf(job, 'white-warm', 6);
-    Object.assign(job.groups.roof, { inSeries: 3, ohms: 330 });
+    Object.assign(job.circuits.roof, { inSeries: 3, ohms: 330 });
   },
   'a limiter': (job) => {
     lampsOf(job, 'white-warm', 2);
-    Object.assign(job.groups.roof, { drive: 'limiter', limiterAmps: 0.01, inSeries: 2 });
+    Object.assign(job.circuits.roof, { limit: 'limiter', limiterAmps: 0.01, inSeries: 2 });
   },
   'a regulator of 5 V': (job) => {
     lampsOf(job, 'white-warm', 3);
-    job.groups.roof.ohms = 470;
-    job.conditioning.regulator = { outVolts: 5, dropoutVolts: 1.2, quiescentAmps: 0.003 };
+    job.circuits.roof.ohms = 470;
+    condition(job, { regulator: { outVolts: 5, dropoutVolts: 1.2, quiescentAmps: 0.003 } });
   },
   'a strip behind a resistor': (job) => {
     lampsOf(job, 'strip-warm', 3);
-    Object.assign(job.groups.roof, { drive: 'resistor-shared', ohms: 47 });
+    Object.assign(job.circuits.roof, { limit: 'shared', ohms: 47 });
   },
   'fairy lamps': (job) => {
     lampsOf(job, 'fairy-warm', 4);
-    Object.assign(job.groups.roof, { drive: 'resistor-shared', ohms: 10 });
+    Object.assign(job.circuits.roof, { limit: 'shared', ohms: 10 });
   },
   'a light bar': (job) => lampsOf(job, 'bar-warm', 1),
   'lamps that hold a resistor': (job) => {
     lampsOf(job, 'white-cool', 2);
-    Object.assign(job.groups.roof, { drive: 'none', builtIn: { kind: 'resistor', ohms: 1500 } });
+    job.circuits.roof.limit = 'none';
+    for (const lamp of Object.values(job.lamps)) lamp.builtIn = { kind: 'resistor', ohms: 1500 };
   },
 };
 
 /** What stands between supply and lamps; the plainest that suits the supply. */
 const conditionings: Readonly<Record<string, (job: Draft<Job>, steadySides: boolean) => void>> = {
   smoothed: (job, steadySides) => {
-    job.conditioning.rectifier = steadySides ? 'none' : 'silicon-bridge';
-    if (steadySides) Object.assign(job.conditioning, { reservoir: null, chargeResistor: null });
-    else job.conditioning.reservoir = { farads: 220e-6, ratedVolts: 35 };
+    condition(job, { rectifier: steadySides ? 'none' : 'silicon-bridge' });
+    if (steadySides) condition(job, { reservoir: null, chargeResistor: null });
+    else condition(job, { reservoir: { farads: 220e-6, ratedVolts: 35 } });
   },
   bare: (job, steadySides) => {
-    job.conditioning.rectifier = steadySides ? 'none' : 'schottky-diodes';
-    Object.assign(job.conditioning, { reservoir: null, chargeResistor: null });
+    condition(job, { rectifier: steadySides ? 'none' : 'schottky-diodes' });
+    condition(job, { reservoir: null, chargeResistor: null });
   },
   'half-wave, charged gently': (job) => {
-    job.conditioning.rectifier = 'half-wave';
-    Object.assign(job.conditioning, {
+    condition(job, { rectifier: 'half-wave' });
+    condition(job, {
       reservoir: { farads: 100e-6, ratedVolts: 35 },
       chargeResistor: { ohms: 47, ratedWatts: 0.5 },
       chargeDiode: true,
@@ -158,11 +163,11 @@ test('the table has at least 60 combinations that make sense, and the rest are r
 
 test.each(sensible)('$name', async ({ layout }) => {
   const bench = benchOf(layout, demoJob);
-  checkStructure(bench.lowered.netlist, false);
+  checkStructure(loweredAt(bench, usualState(bench)).netlist, false);
   const drawing = drawCircuit(bench.assembly);
   expect(drawing.symbols).toHaveLength(bench.assembly.parts.length);
-  const steady = steadyStudy(bench);
-  expect(steady.lamps.every((l) => l.led === lampType(layout, bench.job.lamps[l.lampId].part))).toBe(true);
-  expect(Math.max(...steady.lamps.map((l) => l.amps.mean))).toBeGreaterThan(5e-5);
-  await expectSameAsReference(jobDeck(bench, steady));
+  const steady = usualReadings(bench);
+  expect(steady.dies.every((l) => l.led === lampType(layout, bench.job.lamps[l.lampId].part))).toBe(true);
+  expect(Math.max(...steady.dies.map((l) => l.amps.mean))).toBeGreaterThan(5e-5);
+  await expectSameAsReference(jobDeck(bench, steady).deck);
 });

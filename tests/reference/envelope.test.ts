@@ -1,13 +1,14 @@
+import { condition } from '../roof';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { replay, type RunControls, type RunEvent, type RunStart } from '../../core/study/live-run';
 import { hasEnvelope } from '../../core/study/envelope';
 import { benchOf } from '../../core/study/bench';
-import { steadyStudy } from '../../core/study/steady';
+import { usualReadings } from '../../core/study/solver';
 import { change } from '../../core/document/patch';
 import { usualSupply } from '../../core/document/usual-supply';
 import { demo, demoJob, generatedLayout } from '../generated';
-import { coachIn } from '../../core/document/jobs';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { Layout } from '../../core/document/layout';
 
 /** Agreement asked for, as a share of the steady light and of the steady volts. */
@@ -22,9 +23,9 @@ const controls: RunControls = {
 
 const lit = generatedLayout.filter((layout) => {
   const bench = benchOf(layout, demoJob);
-  if (!hasEnvelope(bench)) return false;
-  const { lamps } = steadyStudy(bench);
-  return lamps.some((l) => l.amps.mean > 2e-4) && lamps.every((l) => l.amps.mean < 0.05);
+  if (!hasEnvelope(bench, 1)) return false;
+  const { dies } = usualReadings(bench);
+  return dies.some((l) => l.amps.mean > 2e-4) && dies.every((l) => l.amps.mean < 0.05);
 });
 const events: readonly RunEvent[] = [
   { seconds: 0.03, set: { power: false } },
@@ -69,7 +70,7 @@ test.each(pulses)('fast pulses and %s: the envelope follows a changing throttle 
       greatestVolts: 14,
       usualThrottle: 0.6,
     } as Layout['supplies'][string];
-    Object.assign(coachIn(draft, demoJob).conditioning, parts);
+    condition(coachIn(draft, demoJob), parts);
   }).layout;
   const start: RunStart = {
     layout,

@@ -4,22 +4,24 @@ import { answerDeck } from '../../core/circuit/deck/answer';
 import { readDeck } from '../../core/circuit/deck/read';
 import { benchOf } from '../../core/study/bench';
 import { jobDeck } from '../../core/study/job-deck';
-import { steadyStudy } from '../../core/study/steady';
-import { coachIn } from '../../core/document/jobs';
+import { usualReadings } from '../../core/study/solver';
+import { coachIn } from '../../core/kinds/coach/jobs';
 import type { Layout } from '../../core/document/layout';
+import { rectifierOf, stageOf } from '../../core/document/line-stages';
+import { lineOf } from '../roof';
 import { demo, demoJob, generatedLayout } from '../generated';
 import { expectSameAsReference } from './compare';
 import { averages } from './simulator';
 
 test('the written netlist of the demo job gives the same answer in both', async () => {
   const bench = benchOf(demo(), demoJob);
-  await expectSameAsReference(jobDeck(bench, steadyStudy(bench)));
+  await expectSameAsReference(jobDeck(bench, usualReadings(bench)).deck);
 });
 
 test('the periodic steady state is what the written netlist, run from it, goes on doing', () => {
   const bench = benchOf(demo(), demoJob);
-  const steady = steadyStudy(bench);
-  const { headings, rows } = answerDeck(readDeck(jobDeck(bench, steady)));
+  const steady = usualReadings(bench);
+  const { headings, rows } = answerDeck(readDeck(jobDeck(bench, steady).deck));
   const column = headings.findIndex((h) => h.startsWith('v(resistor_lamp_1_two'));
   const mean = averages(
     rows.map((r) => r[0]),
@@ -27,31 +29,31 @@ test('the periodic steady state is what the written netlist, run from it, goes o
     0,
     20 * steady.period,
   ).mean;
-  expect(mean / steady.lamps[0].volts.mean).toBeCloseTo(1, 4);
+  expect(mean / steady.dies[0].volts.mean).toBeCloseTo(1, 4);
 });
 
 /** Whether current flows that can be compared; below this the reference's own rounding is as large. */
 function isLit(layout: Layout): boolean {
-  const { lamps } = steadyStudy(benchOf(layout, demoJob));
-  return lamps.some((l) => l.amps.mean > 1e-4);
+  const { dies } = usualReadings(benchOf(layout, demoJob));
+  return dies.some((l) => l.amps.mean > 1e-4);
 }
 
 test('generated jobs with a bridge give the same answer in both', async () => {
   const sound = generatedLayout.filter((l) => {
     const job = coachIn(l, demoJob);
     return (
-      job.conditioning.rectifier !== 'none' &&
+      rectifierOf(lineOf(job)) !== 'none' &&
       // From given conditions the reference does not always find a start for a regulator behind a
       // bridge; the table of combinations has the cases in which it does.
-      job.conditioning.regulator === null &&
-      Object.values(job.groups).every((g) => g.drive !== 'none' && g.ohms >= 100) &&
-      Object.values(job.lamps).some((x) => x.groupId !== null) &&
+      stageOf(lineOf(job), 'regulator') === null &&
+      Object.values(job.circuits).every((g) => g.limit !== 'none' && g.ohms >= 100) &&
+      Object.values(job.lamps).some((x) => x.circuitId !== null) &&
       isLit(l)
     );
   });
   const layouts = fc.sample(sound, { numRuns: 10, seed: 7 });
   for (const layout of layouts) {
     const bench = benchOf(layout, demoJob);
-    await expectSameAsReference(jobDeck(bench, steadyStudy(bench)));
+    await expectSameAsReference(jobDeck(bench, usualReadings(bench)).deck);
   }
 });

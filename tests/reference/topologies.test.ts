@@ -2,9 +2,11 @@ import { describe, expect, test } from 'vitest';
 import { lower } from '../../core/assembly/lower';
 import { writeDeck, deckNode } from '../../core/circuit/deck/write';
 import { bulbs } from '../../core/part/bulb';
-import { everyday, vehicleOf, type Vehicle } from '../../core/study/locomotive/vehicle';
-import { VehicleSolver } from '../../core/study/locomotive/lit';
-import { onRails, vehicleId } from '../vehicles';
+import { usualState } from '../../core/study/states';
+import { benchOf, type Bench } from '../../core/study/bench';
+import { Solver } from '../../core/study/solver';
+import { endNames } from '../../core/document/ends';
+import { eachLine, onRails, steer, vehicleId } from '../vehicles';
 import { referenceVector, runReference } from './simulator';
 import type { Layout } from '../../core/document/layout';
 
@@ -15,10 +17,10 @@ const WITHIN = 0.005;
 const circuits: Record<string, Layout> = {
   'one shared resistor': onRails('shared-both-ways'),
   'one shared resistor, leads swapped': onRails('shared-both-ways', (job) => {
-    for (const c of Object.values(job.circuits)) c.leadsSwapped = true;
+    eachLine(job, (line) => (line.swapped = true));
   }),
   'one shared resistor behind the old diode': onRails('shared-both-ways', (job) => {
-    for (const c of Object.values(job.circuits)) c.steering = 'kept';
+    for (const end of endNames) steer(job.lines[`end-${end.toLowerCase()}`], 'kept', end);
   }),
   'a resistor each': onRails('resistor-each'),
   'two-colour lamps': onRails('two-colour', (job) => {
@@ -27,13 +29,13 @@ const circuits: Record<string, Layout> = {
       else l.secondPart = 'red';
   }),
   'ready-wired lamps': onRails('ready-wired', (job) => {
-    for (const l of Object.values(job.lamps)) l.builtInOhms = 680;
+    for (const l of Object.values(job.lamps)) l.builtIn = { kind: 'resistor', ohms: 680 };
   }),
   'bulbs with their diodes': onRails('bulb', undefined, 'bulb'),
   'bulbs, diodes bridged': onRails(
     'bulb',
     (job) => {
-      for (const c of Object.values(job.circuits)) c.steering = 'bridged';
+      for (const end of endNames) steer(job.lines[`end-${end.toLowerCase()}`], 'bridged', end);
     },
     'bulb',
   ),
@@ -44,7 +46,7 @@ const circuits: Record<string, Layout> = {
 };
 
 /** The vehicle at rest as a deck; bulbs by the law of their current, which the reference solves itself. */
-function deckOf(vehicle: Vehicle, level: number): string {
+function deckOf(vehicle: Bench, level: number): string {
   const { netlist, nodeOf } = lower(vehicle.assembly, vehicle.supply, {});
   const elements = netlist.elements
     .filter((e) => e.of?.role !== 'filament')
@@ -65,8 +67,8 @@ function deckOf(vehicle: Vehicle, level: number): string {
 }
 
 describe.each(Object.entries(circuits))('%s', (_, layout) => {
-  const vehicle = vehicleOf(layout, vehicleId);
-  const solver = new VehicleSolver(vehicle);
+  const vehicle = benchOf(layout, vehicleId);
+  const solver = new Solver(vehicle);
   test.each([
     ['forward', 0.3],
     ['forward', 0.6],
@@ -79,16 +81,16 @@ describe.each(Object.entries(circuits))('%s', (_, layout) => {
     if (supply.kind !== 'dc-track') throw new Error('a DC track was meant');
     const level = (direction === 'forward' ? 1 : -1) * throttle * supply.greatestVolts;
     const reference = await runReference(deckOf(vehicle, level));
-    const ours = solver.lit(everyday(vehicle, { direction, throttle }));
+    const ours = solver.at(usualState(vehicle, { direction, throttle }));
     const drawn = Math.abs(referenceVector(reference, 'i(v_supply)')[0]);
-    expect(Math.abs(ours.supplyAmps - drawn)).toBeLessThan(WITHIN * drawn + 1e-8);
+    expect(Math.abs(ours.supplyAmps.mean - drawn)).toBeLessThan(WITHIN * drawn + 1e-8);
     const { nodeOf } = lower(vehicle.assembly, supply, {});
     for (const part of vehicle.assembly.parts) {
       if (part.kind !== 'resistor') continue;
       const [a, b] = ['one', 'two'].map((t) => deckNode(nodeOf.get(`${part.id}.${t}`)!));
       const across = referenceVector(reference, b === '0' ? `v(${a})` : `v(${a},${b})`)[0];
       const theirs = Math.abs(across) / part.ohms;
-      const mine = Math.sqrt(ours.resistorWatts.get(part.id)! / part.ohms);
+      const mine = Math.sqrt(ours.parts.get(part.id)!.watts / part.ohms);
       expect(Math.abs(mine - theirs), part.label).toBeLessThan(WITHIN * theirs + 1e-8);
     }
   });

@@ -13,21 +13,19 @@ import {
   SwitchSymbol,
 } from './symbols';
 import { wireHex } from '../../theme/wire-colours';
-import type { Bench } from '../../../core/study/bench';
-import type { SteadyStudy } from '../../../core/study/steady';
+import type { Solved } from '../../store/use-solved';
 import './circuit.css';
 
 interface CircuitViewProps {
-  readonly bench: Bench;
-  readonly steady: SteadyStudy | null;
-  /** Parts that findings are about. */
+  readonly solved: Solved;
   readonly flagged: ReadonlySet<string>;
 }
 
 /** The circuit of a job with volts and milliamps on it, drawn from what is on the bench. */
-export function CircuitView({ bench, steady, flagged }: CircuitViewProps) {
+export function CircuitView({ solved, flagged }: CircuitViewProps) {
+  const { bench, steady, roofVolts } = solved;
   const drawing = drawCircuit(bench.assembly);
-  const lampCount = steady?.lamps.length ?? 0;
+  const lampCount = steady?.dies.length ?? 0;
   const summary = `Circuit of ${bench.job.name}: ${bench.assembly.parts.map((p) => p.label).join(', ')}`;
   return (
     <svg
@@ -43,19 +41,13 @@ export function CircuitView({ bench, steady, flagged }: CircuitViewProps) {
         <circle key={`${p.x} ${p.y}`} className="dot" cx={p.x} cy={p.y} r={3.6} />
       ))}
       {drawing.symbols.map((s) => (
-        <SymbolView
-          key={s.part.id}
-          symbol={s}
-          bench={bench}
-          steady={steady}
-          flagged={flagged.has(s.part.id)}
-        />
+        <SymbolView key={s.part.id} symbol={s} solved={solved} flagged={flagged.has(s.part.id)} />
       ))}
-      {steady?.roofVolts && lampCount > 0 && (
+      {roofVolts && lampCount > 0 && (
         <g className="reading-pill" transform={`translate(${drawing.width - 150} 36)`}>
           <rect x={0} y={-14} width={120} height={24} rx={12} />
           <text x={60} y={2.5}>
-            roof line {formatQuantity(steady.roofVolts.mean, 'volt')}
+            roof line {formatQuantity(roofVolts.mean, 'volt')}
           </text>
         </g>
       )}
@@ -70,18 +62,18 @@ export function CircuitView({ bench, steady, flagged }: CircuitViewProps) {
 
 interface SymbolViewProps {
   readonly symbol: PlacedSymbol;
-  readonly bench: Bench;
-  readonly steady: SteadyStudy | null;
+  readonly solved: Solved;
   readonly flagged: boolean;
 }
 
-function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
+function SymbolView({ symbol, solved, flagged }: SymbolViewProps) {
+  const { steady, bridgeVolts } = solved;
   const { part, at } = symbol;
   const bottom = RETURN_LINE;
   const label = flagged ? 'value flagged' : 'value';
   switch (part.kind) {
     case 'rails':
-      return <SupplyLabel bench={bench} right={at.right} left={at.left} />;
+      return <SupplyLabel solved={solved} right={at.right} left={at.left} />;
     case 'switch':
       return (
         <g>
@@ -97,14 +89,14 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
       return (
         <g>
           <DiodeSymbol from={at.anode} to={at.cathode} />
-          {part.role === 'rectifier' && steady?.bridgeVolts && (
+          {part.role === 'rectifier' && bridgeVolts !== null && (
             <text
               className={label}
               x={(at.anode.x + at.cathode.x) / 2}
               y={at.anode.y - 16}
               textAnchor="middle"
             >
-              −{formatQuantity(steady.bridgeVolts.mean, 'volt', { significant: 2 })}
+              −{formatQuantity(bridgeVolts, 'volt', { significant: 2 })}
             </text>
           )}
         </g>
@@ -134,7 +126,7 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
       );
     case 'bridge': {
       const { right, left, plus, minus } = at;
-      const drop = steady?.bridgeVolts?.mean ?? null;
+      const drop = bridgeVolts;
       return (
         <g>
           <DiodeSymbol from={right} to={plus} />
@@ -192,7 +184,7 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
       );
     }
     case 'lamp': {
-      const reading = steady?.lamps.find((l) => l.part === part.id);
+      const reading = steady?.dies.find((l) => l.part === part.id);
       const lastOfString = at.cathode.y >= bottom - 1;
       const { led } = part;
       return (
@@ -225,14 +217,15 @@ function SymbolView({ symbol, bench, steady, flagged }: SymbolViewProps) {
 }
 
 interface SupplyLabelProps {
-  readonly bench: Bench;
+  readonly solved: Solved;
   readonly right: Point;
   readonly left: Point;
 }
 
 /** What feeds the job, and its two sides in the colours of the job's legend. */
-function SupplyLabel({ bench, right, left }: SupplyLabelProps) {
-  const { supply, job, controls } = bench;
+function SupplyLabel({ solved, right, left }: SupplyLabelProps) {
+  const { controls, bench } = solved;
+  const { supply, job } = bench;
   const kind = supplyKind(supply);
   const roles = kind.changesSides ? (['right', 'left'] as const) : (['plus', 'minus'] as const);
   const [one, other] = roles.map((r) => job.legend[r]);

@@ -63,16 +63,16 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
     for (const [terminal, point] of Object.entries(terminals))
       at.set(terminalKey({ part: part.id, terminal }), point);
   };
-  const has = (id: string): boolean => assembly.parts.some((p) => p.id === id);
-  const beside = has('charge-diode');
+  const has = (of: (p: Part) => boolean): boolean => assembly.parts.some(of);
+  const beside = has((p) => p.kind === 'diode' && p.role === 'discharge');
   const strings = stringsOf(assembly);
   let x = 62;
   const before =
     x +
     assembly.parts.reduce((sum, p) => sum + (widths[p.kind] ?? 0), 0) +
-    (has('switch') ? 62 : 0) +
-    (has('charge') && !beside ? 62 : 0) +
-    (has('rectifier') ? 62 : 0) +
+    (has((p) => p.id === 'switch') ? 62 : 0) +
+    (has(isCharge) && !beside ? 62 : 0) +
+    (has((p) => p.kind === 'diode' && p.role === 'rectifier') ? 62 : 0) +
     (beside ? 50 : 0);
   const columns = strings.length + assembly.parts.filter((p) => isOwnLine(p)).length;
   const pitch = Math.max(LEAST_PITCH, Math.min(MOST_PITCH, (room - before - 24) / Math.max(1, columns)));
@@ -105,14 +105,14 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
       case 'diode':
         if (part.role === 'rectifier') lying(part, 'anode', 'cathode');
         else place(part, { anode: { x: x + 6, y: LEG }, cathode: { x: x + 6, y: PLUS } });
-        if (part.role === 'charge') x += 20;
+        if (part.role === 'discharge') x += 20;
         break;
       case 'electrolytic':
         x += beside ? 46 : 32;
         place(part, { plus: { x, y: beside ? LEG : PLUS }, minus: { x, y: MINUS } });
         if (beside) {
           // The charge resistor was met first; it hangs above the reservoir, in its leg.
-          const charge = assembly.parts.find((p) => p.id === 'charge')!;
+          const charge = assembly.parts.find(isCharge)!;
           place(charge, { one: { x, y: PLUS }, two: { x, y: LEG } });
         }
         x += beside ? 36 : 44;
@@ -160,7 +160,10 @@ export function drawCircuit(assembly: Assembly, room = 580): CircuitDrawing {
 type LampPart = Extract<Part, { kind: 'lamp' }>;
 
 const isOwnLine = (p: Part): boolean =>
-  p.kind === 'limiter' || (p.kind === 'resistor' && p.role === 'shared') || p.id.startsWith('switch-');
+  p.kind === 'limiter' ||
+  (p.kind === 'resistor' && p.role === 'shared') ||
+  (p.kind === 'switch' && p.line !== null);
+const isCharge = (p: Part): boolean => p.kind === 'resistor' && p.role === 'charge';
 
 /** Lamps in the strings they form: one after another, cathode to anode. */
 function stringsOf(assembly: Assembly): LampPart[][] {
@@ -187,18 +190,22 @@ function stringsOf(assembly: Assembly): LampPart[][] {
 
 /** The line that feeds a part of a group: behind the group's switch where it has one. */
 function feedOf(assembly: Assembly, part: Part): number {
-  const group = part.kind === 'lamp' ? part.groupId : String(part.path[3]);
-  return assembly.parts.some((p) => p.id === `switch-${group}`) ? SWITCHED_LINE : PLUS;
+  const switched = assembly.parts.some((p) => p.kind === 'switch' && p.line !== null && p.line === part.line);
+  return switched ? SWITCHED_LINE : PLUS;
 }
 
 /** Height at which the first lamp of a string begins. */
 function topOf(assembly: Assembly, head: LampPart, at: ReadonlyMap<string, Point>): number {
-  const own = at.get(`resistor-${head.lampId}.two`);
+  const own = at.get(`resistor-${head.lamp}.two`);
   if (own) return own.y + 12;
-  const group = head.groupId ?? '';
-  if (assembly.parts.some((p) => p.id === `shared-resistor-${group}` || p.id === `limiter-${group}`))
-    return OWN_LINE;
-  return head.groupId === null ? 164 : feedOf(assembly, head);
+  const limited = assembly.parts.some(
+    (p) =>
+      p.circuit !== null &&
+      p.circuit === head.circuit &&
+      (p.kind === 'limiter' || (p.kind === 'resistor' && p.role === 'shared')),
+  );
+  if (limited) return OWN_LINE;
+  return head.circuit === null ? 164 : feedOf(assembly, head);
 }
 
 /** Corners of a lead: straight where it can be, else one corner; the bridge's plus steps aside first. */

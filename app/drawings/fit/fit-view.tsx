@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 import { formatQuantity } from '../../../core/quantity/format';
-import { fitAnswers, TOUCH, type FitAnswer } from '../../../core/study/fit';
-import { showingThrough } from '../../../core/study/showing';
+import { fitAnswers, TOUCH, type FitAnswer } from '../../../core/kinds/coach/fit';
+import { showingThrough } from '../../../core/kinds/coach/showing';
 import { FromAbove } from './from-above';
 import { Section } from './section';
-import type { Job } from '../../../core/document/layout';
+import type { CoachRecord as Job } from '../../../core/kinds/coach/record';
 import './fit.css';
 
 /** Whether it goes in: the answers in millimetres, the section, and the view from above. */

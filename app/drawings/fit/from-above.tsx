@@ -1,9 +1,9 @@
 import { inOrder } from '../../../core/document/in-order';
-import { thingKinds } from '../../../core/document/thing-kinds';
+import { thingKinds } from '../../../core/kinds/coach/thing-kinds';
 import { formatQuantity } from '../../../core/quantity/format';
-import { coachInterior } from '../../../core/study/coach-interior';
-import type { FitAnswer } from '../../../core/study/fit';
-import type { Job } from '../../../core/document/layout';
+import { coachInterior } from '../../../core/kinds/coach/interior';
+import type { FitAnswer } from '../../../core/kinds/coach/fit';
+import type { CoachRecord as Job } from '../../../core/kinds/coach/record';
 
 const WIDTH = 600;
 const TOP_HEIGHT = 104;

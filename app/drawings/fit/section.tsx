@@ -1,10 +1,10 @@
 import { inOrder } from '../../../core/document/in-order';
-import { lampDrop } from '../../../core/document/room-kinds';
-import { windowShape } from '../../../core/document/usual-interior';
+import { lampDrop } from '../../../core/kinds/coach/room-kinds';
+import { windowShape } from '../../../core/kinds/coach/usual-interior';
 import { formatQuantity } from '../../../core/quantity/format';
-import { coachInterior } from '../../../core/study/coach-interior';
-import { showingThrough, sightLine } from '../../../core/study/showing';
-import type { Job } from '../../../core/document/layout';
+import { coachInterior } from '../../../core/kinds/coach/interior';
+import { showingThrough, sightLine } from '../../../core/kinds/coach/showing';
+import type { CoachRecord as Job } from '../../../core/kinds/coach/record';
 
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 3 });
 

@@ -1,13 +1,13 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { roomKinds } from '../../../core/document/room-kinds';
-import { windowShape } from '../../../core/document/usual-interior';
+import { roomKinds } from '../../../core/kinds/coach/room-kinds';
+import { windowShape } from '../../../core/kinds/coach/usual-interior';
 import { inOrder } from '../../../core/document/in-order';
 import { screenColour } from '../../../core/light/colour';
 import { windowLightness } from '../../../core/light/wanted';
 import { formatQuantity } from '../../../core/quantity/format';
-import { coachInterior, type CoachInterior } from '../../../core/study/coach-interior';
-import type { CoachLight } from '../../../core/study/coach-light';
+import { coachInterior, type CoachInterior } from '../../../core/kinds/coach/interior';
+import type { CoachLight } from '../../../core/kinds/coach/light';
 import type { Solved } from '../../store/use-solved';
 import './light.css';
 
@@ -96,7 +96,7 @@ function Plan({ solved, laid, x, top, high }: PlanProps) {
   const panes = windowShape(job.dimensions);
   const perMillimetre = x(1) - x(0);
   const unitOf = (lampId: string): number =>
-    solved.steady?.lamps.find((l) => l.lampId === lampId)?.led.unitMillimetres ?? 0;
+    solved.steady?.dies.find((l) => l.lampId === lampId)?.led?.unitMillimetres ?? 0;
   return (
     <g>
       <rect
@@ -171,7 +171,7 @@ function Plan({ solved, laid, x, top, high }: PlanProps) {
             fill="#fff6df"
             stroke="#16211f"
             strokeWidth={1.4}
-            opacity={l.groupId === null ? 0.4 : 1}
+            opacity={l.circuitId === null ? 0.4 : 1}
           />
         ))}
       {laid.rooms

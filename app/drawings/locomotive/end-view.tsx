@@ -1,10 +1,10 @@
-import { lampName } from '../../../core/document/lamp-name';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { lampRoles } from '../../../core/document/lamp-roles';
-import { undersideAboveRail } from '../../../core/study/locomotive/vehicle-body';
+import { undersideAboveRail } from '../../../core/kinds/locomotive/body';
 import { endOutline } from './vehicle-shape';
 import { lampRadius, type LampGlow } from './lamp-glow';
 import type { End } from '../../../core/document/ends';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 interface EndViewProps {
   readonly job: LocomotiveRecord;

@@ -1,18 +1,18 @@
 import { endNames, type End } from '../../../core/document/ends';
 import { inOrder } from '../../../core/document/in-order';
-import { lampName } from '../../../core/document/lamp-name';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { lampRoles } from '../../../core/document/lamp-roles';
 import { lampBodies } from '../../../core/part/lamp-body';
 import { formatQuantity } from '../../../core/quantity/format';
 import { EndView } from './end-view';
 import { lampGlows } from './lamp-glow';
 import { vehicleShape } from './vehicle-shape';
-import type { LitState } from '../../../core/study/locomotive/lit';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { Readings } from '../../../core/study/readings';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 interface EndsViewProps {
   readonly job: LocomotiveRecord;
-  readonly lit: LitState | null;
+  readonly lit: Readings | null;
 }
 
 /** Both ends with every lamp's place in millimetres, and a list of what goes where. */

@@ -1,6 +1,5 @@
-import { netsOf, type Assembly, type Part } from '../../../core/assembly/assembly';
-import { diesOf } from '../../../core/assembly/locomotive';
-import type { LampCircuitRecord } from '../../../core/document/locomotive-record';
+import { netsOf, shines, terminalKey, type Assembly, type Part } from '../../../core/assembly/assembly';
+import type { CircuitRecord } from '../../../core/document/wiring-record';
 
 /** Heights of a ladder's two lines, and of the ladder with what stands under it. */
 export const TOP = 34;
@@ -17,7 +16,7 @@ const LEAST_PITCH = 58;
 
 /** One circuit as a ladder between its two leads. */
 export interface Band {
-  readonly circuit: LampCircuitRecord & { readonly id: string };
+  readonly circuit: CircuitRecord & { readonly id: string };
   readonly way: string;
   /** Parts in the first lead, from its far end; what makes a plus and a minus; the lamps. */
   readonly inLead: readonly Part[];
@@ -26,31 +25,37 @@ export interface Band {
 }
 
 /** A circuit as one ladder, or two where each direction has a board of its own. */
-export function ladders(assembly: Assembly, circuit: LampCircuitRecord & { readonly id: string }): Band[] {
-  const own = (p: Part): boolean =>
-    p.path[2] === 'circuits' ? p.path[3] === circuit.id : 'groupId' in p && p.groupId === circuit.id;
-  const parts = assembly.parts.filter(own);
-  const lamps = parts.filter((p) => (p.kind === 'lamp' && p.id === diesOf(p.lampId)[0]) || p.kind === 'bulb');
-  const inLead = parts.filter(
-    (p) =>
-      p.kind === 'switch' ||
-      (p.kind === 'diode' && p.role === 'steering') ||
-      (p.kind === 'resistor' && p.role === 'shared'),
-  );
-  const source = parts.filter(
+export function ladders(assembly: Assembly, circuit: CircuitRecord & { readonly id: string }): Band[] {
+  const own = assembly.parts.filter((p) => p.circuit === circuit.id);
+  const inLine = assembly.parts.filter((p) => p.line === circuit.lineId && p.circuit === null);
+  const lamps = own.filter(shines);
+  if (lamps.length === 0) return [];
+  const inLead = [
+    ...inLine.filter(
+      (p) => p.kind === 'switch' || p.kind === 'fuse' || (p.kind === 'diode' && p.role === 'steering'),
+    ),
+    ...own.filter((p) => p.kind === 'resistor' && p.role === 'shared'),
+  ];
+  const source = inLine.filter(
     (p) =>
       p.kind === 'bridge' ||
       (p.kind === 'diode' && p.role === 'rectifier') ||
       p.kind === 'regulator' ||
+      p.kind === 'limiter' ||
       p.kind === 'electrolytic',
   );
-  const ways = [...new Set(source.filter((p) => p.kind === 'regulator').map((p) => p.id.split('-').at(-1)!))];
-  if (ways.length === 0) return lamps.length > 0 ? [{ circuit, way: '', inLead, source, lamps }] : [];
+  const builds = assembly.lines.filter((l) => l.line === circuit.lineId && l.way !== null);
+  if (builds.length === 0) return [{ circuit, way: '', inLead, source, lamps }];
   const nets = netsOf(assembly);
-  return ways.map((way) => {
-    const out = nets.get(`regulator-${way}-${circuit.id}.out`);
-    const mine = lamps.filter((l) => nets.get(`resistor-${l.id.slice('lamp-'.length)}.one`) === out);
-    return { circuit, way, inLead, source: source.filter((p) => p.id.endsWith(way)), lamps: mine };
+  return builds.map(({ way, plus }) => {
+    const name = way === 1 ? 'one' : 'other';
+    const out = nets.get(terminalKey(plus));
+    const mine = lamps.filter((l) => {
+      const head = own.find((p) => p.kind === 'resistor' && p.lamp === l.lamp);
+      const ends = head ? [`${head.id}.one`] : [`${l.id}.anode`, `${l.id}.cathode`];
+      return ends.some((end) => nets.get(end) === out);
+    });
+    return { circuit, way: name, inLead, source: source.filter((p) => p.id.endsWith(name)), lamps: mine };
   });
 }
 
@@ -85,7 +90,9 @@ export function placeLadder({ inLead, source, lamps }: Band, room: number): Plac
     return { part, from: { x: x + 6, y: TOP }, to: { x: x + PART - 6, y: TOP } };
   });
   const afterLine = LABELS + inLead.length * PART;
-  const box = source.find((p) => p.kind === 'bridge' || p.kind === 'regulator' || p.kind === 'diode');
+  const box = source.find(
+    (p) => p.kind === 'bridge' || p.kind === 'regulator' || p.kind === 'limiter' || p.kind === 'diode',
+  );
   const afterBox = afterLine + (box ? BOX : 0);
   const reservoir = source.find((p) => p.kind === 'electrolytic');
   const start = afterBox + (reservoir ? RESERVOIR : 0) + 22;

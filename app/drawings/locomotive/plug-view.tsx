@@ -1,8 +1,9 @@
+import { chainOf } from '../../../core/document/line-stages';
 import { mirrored, plugs, standardColour, type Plug } from '../../../core/part/plug';
 import { inOrder } from '../../../core/document/in-order';
 import { leadsOf } from '../../../core/assembly/leads';
 import { wireHex } from '../../theme/wire-colours';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 const roleWords: Readonly<Record<string, string>> = {
   'right-rail': 'right rail',
@@ -57,7 +58,7 @@ export function PlugView({ job }: { readonly job: LocomotiveRecord }) {
         </thead>
         <tbody>
           {circuits.map((c) => {
-            const [one, two] = leadsOf(job, c);
+            const [one, two] = leadsOf(job, chainOf(job, c.lineId)[0])!;
             return (
               <tr key={c.id}>
                 <th>{c.name}</th>
@@ -103,7 +104,7 @@ function PlugPicture({ plug, title, says, job }: PlugPictureProps) {
   const used = new Set(
     Object.entries(job.circuits)
       .filter(([id]) => Object.values(job.lamps).some((l) => l.circuitId === id))
-      .flatMap(([, c]) => leadsOf(job, c).map((l) => l.terminal.split('.')[1])),
+      .flatMap(([, c]) => leadsOf(job, chainOf(job, c.lineId)[0])!.map((l) => l.terminal.terminal)),
   );
   const wireOf = (role: string): string =>
     ({ common: 'blue', 'right-rail': 'red', 'left-rail': 'black' })[role] ?? role;

@@ -1,6 +1,6 @@
 import type { TaskState } from '../../workers/use-task';
-import type { ShortestProof } from '../../../core/study/locomotive/shortest-proof';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { ShortestProof } from '../../../core/study/shortest-proof';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 interface ProofViewProps {
   readonly job: LocomotiveRecord;

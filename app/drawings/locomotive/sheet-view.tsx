@@ -1,16 +1,18 @@
 import { functionSheet } from '../../../core/build/function-sheet';
 import { leadsOf } from '../../../core/assembly/leads';
 import { inOrder } from '../../../core/document/in-order';
-import { lampName } from '../../../core/document/lamp-name';
+import { lampName, lampNames } from '../../../core/kinds/locomotive/lamp-name';
+import { chainOf } from '../../../core/document/line-stages';
+import { resistorsOf } from '../../../core/document/presets';
 import { formatQuantity } from '../../../core/quantity/format';
 import { Wire } from './plug-view';
-import type { LitState } from '../../../core/study/locomotive/lit';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { Readings } from '../../../core/study/readings';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 import type { WireColour } from '../../../core/document/wire-legend';
 
 interface SheetViewProps {
   readonly job: LocomotiveRecord;
-  readonly lit: LitState | null;
+  readonly lit: Readings | null;
 }
 
 /** The sheet for the bench: function, pad, wire colour, lamps, brightness; on the rails, lead by lead. */
@@ -31,7 +33,7 @@ export function SheetView({ job, lit }: SheetViewProps) {
 }
 
 function Functions({ job, lit }: SheetViewProps) {
-  const lines = functionSheet(job);
+  const lines = functionSheet(job, lampNames(job));
   return (
     <>
       <table className="sheet">
@@ -95,7 +97,7 @@ function Leads({ job }: { readonly job: LocomotiveRecord }) {
       <tbody>
         {inOrder(job.circuits).map((c) => {
           const lamps = inOrder(job.lamps).filter((l) => l.circuitId === c.id);
-          const [one, two] = leadsOf(job, c);
+          const [one, two] = leadsOf(job, chainOf(job, c.lineId)[0])!;
           return (
             <tr key={c.id}>
               <th>{c.name}</th>
@@ -106,11 +108,12 @@ function Leads({ job }: { readonly job: LocomotiveRecord }) {
               </td>
               <td>{lamps.map((l) => lampName(job, l.id)).join(', ') || '—'}</td>
               <td>
-                {c.topology === 'resistor-each' ||
-                c.topology === 'own-bridge' ||
-                c.topology === 'regulated-board'
-                  ? [...new Set(lamps.map((l) => formatQuantity(l.ohms, 'ohm')))].join(', ') + ' each'
-                  : formatQuantity(c.ohms, 'ohm')}
+                {resistorsOf(c) === 'none'
+                  ? 'none'
+                  : resistorsOf(c) === 'each' && c.inSeries === 1
+                    ? [...new Set(lamps.map((l) => formatQuantity(l.ohms ?? c.ohms, 'ohm')))].join(', ') +
+                      ' each'
+                    : formatQuantity(c.ohms, 'ohm')}
               </td>
             </tr>
           );

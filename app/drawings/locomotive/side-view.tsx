@@ -2,7 +2,7 @@ import { useId } from 'react';
 import { lampRoles } from '../../../core/document/lamp-roles';
 import { noseAt, vehicleShape } from './vehicle-shape';
 import { lampRadius, type LampGlow } from './lamp-glow';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 interface SideViewProps {
   readonly job: LocomotiveRecord;

@@ -9,11 +9,11 @@ import {
   YAxis,
 } from 'recharts';
 import { SHOWN } from '../../../core/light/lamp-light';
-import { lampName } from '../../../core/document/lamp-name';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { screenColour } from '../../../core/light/colour';
 import { palette } from '../../theme/palette';
-import type { ThrottleSweep } from '../../../core/study/locomotive/throttle-sweep';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { ThrottleSweep } from '../../../core/study/throttle-sweep';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 interface ThrottleChartProps {
   readonly job: LocomotiveRecord;

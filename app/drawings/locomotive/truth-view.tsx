@@ -1,16 +1,16 @@
 import { inOrder } from '../../../core/document/in-order';
-import { lampName } from '../../../core/document/lamp-name';
-import { switchedOn } from '../../../core/study/locomotive/expected';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
+import { functionsOn, isMoving, pressesIn } from '../../../core/supply/drivers/decoder';
 import { screenColour } from '../../../core/light/colour';
-import type { TruthTable, LampVerdict } from '../../../core/study/locomotive/states';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
-import type { VehicleState } from '../../../core/study/locomotive/vehicle';
+import type { TruthTable, DieVerdict } from '../../../core/study/truth-table';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
+import type { State } from '../../../core/supply/state';
 
 interface TruthViewProps {
   readonly job: LocomotiveRecord;
   readonly table: TruthTable;
-  readonly now: VehicleState;
-  readonly onSet: (state: VehicleState) => void;
+  readonly now: State;
+  readonly onSet: (state: State) => void;
 }
 
 /** States shown at once; more are a press away. */
@@ -18,14 +18,12 @@ const MOST_ROWS = 64;
 
 /** Every reachable state, solved: what shines, how brightly, and whether it is meant to. A row sets the stage. */
 export function TruthView({ job, table, now, onSet }: TruthViewProps) {
-  /** Switches as they stand, the document's where a hand has not moved them. */
-  const switchesOf = (state: VehicleState): boolean[] =>
-    inOrder(job.circuits)
-      .filter((c) => c.switch !== null)
-      .map((c) => switchedOn(job, c.id, state));
+  /** How a state sets what the table tells states by. */
+  const keyOf = (state: State): string =>
+    JSON.stringify(table.inputs.filter((i) => 'values' in i.domain).map((i) => state[i.id] ?? i.usual));
   const lamps = inOrder(job.lamps).filter((l) => l.circuitId !== null);
   const rows = table.rows.slice(0, MOST_ROWS);
-  const current = JSON.stringify([now.direction, now.functions, now.presses, now.moving, switchesOf(now)]);
+  const current = keyOf(now);
   return (
     <div className="truth">
       <p className="hint">
@@ -48,31 +46,26 @@ export function TruthView({ job, table, now, onSet }: TruthViewProps) {
           <tbody>
             {rows.map((row) => {
               const { state } = row;
-              const here =
-                JSON.stringify([
-                  state.direction,
-                  state.functions,
-                  state.presses,
-                  state.moving,
-                  switchesOf(state),
-                ]) === current;
+              const here = keyOf(state) === current;
+              const off = table.inputs.filter((i) => i.id.startsWith('switch ') && state[i.id] === false);
               return (
-                <tr key={JSON.stringify(state)} className={here ? 'here' : undefined}>
+                <tr key={`${keyOf(state)} ${row.phase.id}`} className={here ? 'here' : undefined}>
                   <th>
                     <button type="button" onClick={() => onSet(state)}>
-                      {state.direction === 'forward' ? '← ' : '→ '}
+                      {state.direction === 'reverse' ? '→ ' : '← '}
                       {job.decoder
-                        ? state.functions.map((f) => `F${f}`).join(' ') || 'none'
-                        : state.direction}
-                      {job.decoder?.stepped && state.presses > 0 ? ` ·${state.presses}` : ''}
-                      {table.rows.some((r) => r.state.moving !== state.moving) && !state.moving
-                        ? ' standing'
-                        : ''}
-                      {Object.values(state.switches).some((on) => !on) ? ' · sw. off' : ''}
+                        ? functionsOn(state)
+                            .map((f) => `F${f}`)
+                            .join(' ') || 'none'
+                        : String(state.direction ?? '')}
+                      {job.decoder?.stepped && pressesIn(state) > 0 ? ` ·${pressesIn(state)}` : ''}
+                      {isMoving(state) ? '' : ' standing'}
+                      {off.map((i) => ` · ${i.name} off`).join('')}
+                      {row.phase.id === '' ? '' : ` · ${row.phase.id}`}
                     </button>
                   </th>
                   {lamps.map((l) => (
-                    <Cell key={l.id} dies={row.lamps.filter((v) => v.lampId === l.id)} />
+                    <Cell key={l.id} dies={row.dies.filter((v) => v.lampId === l.id)} />
                   ))}
                 </tr>
               );
@@ -87,8 +80,8 @@ export function TruthView({ job, table, now, onSet }: TruthViewProps) {
   );
 }
 
-function Cell({ dies }: { readonly dies: readonly LampVerdict[] }) {
-  const shown = dies.reduce<LampVerdict | null>(
+function Cell({ dies }: { readonly dies: readonly DieVerdict[] }) {
+  const shown = dies.reduce<DieVerdict | null>(
     (best, d) => (!best || d.lightness > best.lightness ? d : best),
     null,
   );
@@ -105,7 +98,7 @@ function Cell({ dies }: { readonly dies: readonly LampVerdict[] }) {
 }
 
 /** The lamp's colour as strong as it shines, with figures that stand out on it. */
-function paint(l: LampVerdict): { background: string; color: string } {
+function paint(l: DieVerdict): { background: string; color: string } {
   const strength = Math.round(30 + 70 * Math.min(1, l.lightness / 100));
   const bright = l.xy.y > 0.33 && strength > 55;
   return {

@@ -1,13 +1,14 @@
+import { chainOf } from '../../../core/document/line-stages';
 import { useEffect, useRef, useState } from 'react';
-import { effectShare, outputsOn } from '../../../core/supply/decoder-output';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
-import type { VehicleState } from '../../../core/study/locomotive/vehicle';
+import { effectShare, outputsOn } from '../../../core/supply/drivers/decoder';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
+import type { State } from '../../../core/supply/state';
 
 /**
  * What the effects of a decoder's outputs leave of each lamp's light at this moment, 0 to 1, by lamp.
  * Runs only while an output with an effect is on.
  */
-export function useEffects(job: LocomotiveRecord, state: VehicleState): (lampId: string) => number {
+export function useEffects(job: LocomotiveRecord, state: State): (lampId: string) => number {
   const [now, setNow] = useState(0);
   const since = useRef(new Map<string, number>());
   const { decoder } = job;
@@ -30,7 +31,10 @@ export function useEffects(job: LocomotiveRecord, state: VehicleState): (lampId:
   }, [key]);
   return (lampId) => {
     const circuitId = job.lamps[lampId]?.circuitId;
-    const feed = circuitId === null || circuitId === undefined ? null : job.circuits[circuitId].feed;
+    const feed =
+      circuitId === null || circuitId === undefined
+        ? null
+        : chainOf(job, job.circuits[circuitId].lineId)[0].from;
     if (!decoder || feed?.kind !== 'output' || !moving.includes(feed.output)) return 1;
     // The moment an output was switched on is read where its light is drawn.
     const start = since.current.get(feed.output) ?? now;

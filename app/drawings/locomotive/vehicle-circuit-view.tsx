@@ -1,10 +1,12 @@
 import { netsOf, terminalKey, type Part } from '../../../core/assembly/assembly';
 import { inOrder } from '../../../core/document/in-order';
-import { lampName } from '../../../core/document/lamp-name';
+import { chainOf, stageOf } from '../../../core/document/line-stages';
+import { isClosed } from '../../../core/study/drive';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { lampRoles, type LampRoleName } from '../../../core/document/lamp-roles';
 import { screenColour } from '../../../core/light/colour';
 import { formatQuantity, shortOhms } from '../../../core/quantity/format';
-import { leadsOf } from '../../../core/assembly/leads';
+import { leadsOf, type LeadEnd } from '../../../core/assembly/leads';
 import { BAND, BOTTOM, BOX_WIDTH, LABELS, ladders, placeLadder, TOP, widthOf, type Band } from './ladder';
 import { wireHex } from '../../theme/wire-colours';
 import { DiodeSymbol, ElectrolyticSymbol, ResistorSymbol, SwitchSymbol } from '../circuit/symbols';
@@ -69,7 +71,9 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
   const nets = netsOf(assembly);
   const net = (part: string, terminal: string): string | undefined =>
     nets.get(terminalKey({ part, terminal }));
-  const [one, two] = leadsOf(job, circuit);
+  const root = chainOf(job, circuit.lineId)[0];
+  const [one, two] = leadsOf(job, root)!;
+  const steering = stageOf(job.lines[circuit.lineId], 'steering');
   const back = band.way === 'other';
   const [upper, lower] = back ? [two, one] : [one, two];
   const { inLine, box, boxAt, reservoir, reservoirAt, columns } = placeLadder(band, room);
@@ -80,14 +84,16 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
   function topNetOf(): string | undefined {
     const shared = inLead.find((p) => p.kind === 'resistor');
     if (box?.kind === 'bridge') return net(box.id, 'plus');
-    const regulator = source.find((p) => p.kind === 'regulator');
+    const regulator = source.find((p) => p.kind === 'regulator' || p.kind === 'limiter');
     if (regulator) return net(regulator.id, 'out');
     if (shared) return net(shared.id, 'two');
     const last = inLead.at(-1);
     if (last?.kind === 'switch') return net(last.id, 'two');
     if (last?.kind === 'diode')
-      return [net(last.id, 'anode'), net(last.id, 'cathode')].find((n) => n !== nets.get(one.terminal));
-    return nets.get(one.terminal);
+      return [net(last.id, 'anode'), net(last.id, 'cathode')].find(
+        (n) => n !== nets.get(terminalKey(one.terminal)),
+      );
+    return nets.get(terminalKey(one.terminal));
   }
   return (
     <g>
@@ -104,11 +110,11 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
       {inLine.map(({ part, from, to }, i) => (
         <g key={part.id}>
           {part.kind === 'switch' ? (
-            <SwitchSymbol from={from} to={to} on={solved.state.switches[circuit.id] ?? part.on} />
+            <SwitchSymbol from={from} to={to} on={isClosed(part, solved.state)} />
           ) : part.kind === 'diode' ? (
             <>
               {conductsAway(part) ? <DiodeSymbol from={from} to={to} /> : <DiodeSymbol from={to} to={from} />}
-              {circuit.steering === 'bridged' && (
+              {steering?.left === 'bridged' && (
                 <path
                   className="wire"
                   d={`M${from.x + 4} ${TOP}v-16h${to.x - from.x - 8}v16`}
@@ -129,7 +135,7 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
               ? shortOhms(part.ohms)
               : part.kind === 'switch'
                 ? 'switch'
-                : circuit.steering === 'bridged'
+                : steering?.left === 'bridged'
                   ? 'bridged'
                   : 'old diode'}
           </text>
@@ -148,7 +154,13 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
             {box.kind === 'bridge' ? 'bridge' : 'board'}
           </text>
           <text className="value small" x={boxAt + 37} y={(TOP + BOTTOM) / 2 + 16} textAnchor="middle">
-            {box.kind === 'bridge' ? '+ / −' : formatQuantity(circuit.regulatedVolts, 'volt')}
+            {box.kind === 'bridge'
+              ? '+ / −'
+              : box.kind === 'regulator'
+                ? formatQuantity(box.outVolts, 'volt')
+                : box.kind === 'limiter'
+                  ? formatQuantity(box.amps, 'amp')
+                  : ''}
           </text>
         </>
       )}
@@ -177,13 +189,13 @@ function Ladder({ band, room, solved, flagged }: LadderProps) {
   /** Whether the first lead reaches the diode at its anode. */
   function conductsAway(part: Part): boolean {
     return (
-      net(part.id, 'anode') === nets.get(one.terminal) ||
+      net(part.id, 'anode') === nets.get(terminalKey(one.terminal)) ||
       inLead.some((p) => p.kind === 'switch' && net(p.id, 'two') === net(part.id, 'anode'))
     );
   }
 }
 
-function LeadLabel({ y, lead }: { readonly y: number; readonly lead: ReturnType<typeof leadsOf>[number] }) {
+function LeadLabel({ y, lead }: { readonly y: number; readonly lead: LeadEnd }) {
   return (
     <>
       <line className="rail" x1={8} y1={y} x2={LABELS - 8} y2={y} stroke={wireHex[lead.colour]} />
@@ -222,11 +234,12 @@ interface ColumnProps {
 function Column({ part, x, solved, flagged, onTop }: ColumnProps) {
   if (part.kind !== 'lamp' && part.kind !== 'bulb') return null;
   const { job, assembly } = solved.vehicle;
-  const lamp = job.lamps[part.lampId];
-  const resistor = assembly.parts.find((p) => p.id === `resistor-${part.lampId}`);
+  const lampId = part.lamp!;
+  const lamp = job.lamps[lampId];
+  const resistor = assembly.parts.find((p) => p.kind === 'resistor' && p.lamp === lampId);
   const above = resistor ? onTop(resistor.id, 'one') : false;
   const [from, to] = resistor ? (above ? [TOP + 34, BOTTOM] : [TOP, BOTTOM - 34]) : [TOP, BOTTOM];
-  const readings = solved.lit?.lamps.filter((l) => l.lampId === part.lampId) ?? [];
+  const readings = solved.lit?.dies.filter((l) => l.lampId === lampId) ?? [];
   const [first, second] = readings;
   const strength = (l: typeof first | undefined): number => Math.min(1, (l?.lightness ?? 0) / 100);
   const down = resistor
@@ -235,10 +248,10 @@ function Column({ part, x, solved, flagged, onTop }: ColumnProps) {
       : lamp.reversed
     : part.kind === 'lamp' && onTop(part.id, 'anode');
   const middle = (from + to) / 2;
-  const amps = readings.reduce((sum, l) => sum + l.amps, 0);
+  const amps = readings.reduce((sum, l) => sum + l.litAmps, 0);
   return (
     <g>
-      <title>{lampName(job, part.lampId)}</title>
+      <title>{lampName(job, lampId)}</title>
       {resistor?.kind === 'resistor' && (
         <>
           <ResistorSymbol

@@ -1,7 +1,7 @@
 import { useId } from 'react';
-import { inOrder } from '../../../core/document/in-order';
-import { functionsOf } from '../../../core/study/locomotive/states';
-import { switchedOn } from '../../../core/study/locomotive/expected';
+import { functionsOf } from '../../../core/supply/drivers/decoder';
+import { inputsOf } from '../../../core/study/states';
+import { throttleIn } from '../../../core/supply/state';
 import { supplyKind } from '../../../core/supply';
 import { useVehicleStore, type VehicleControls } from '../../store/vehicle-store';
 import type { SolvedVehicle } from '../../store/use-vehicle';
@@ -23,9 +23,8 @@ export function VehicleControlsCard({ solved, controls, jobId }: VehicleControls
   const onDc = supply.kind === 'dc-track';
   const functions = job.decoder && !onDc ? functionsOf(job.decoder) : [];
   const stepped = job.decoder && !onDc ? job.decoder.stepped : null;
-  const switches = inOrder(job.circuits).filter((c) => c.switch !== null);
-  const byName = new Map<string, string[]>();
-  for (const c of switches) byName.set(c.switch!.name, [...(byName.get(c.switch!.name) ?? []), c.id]);
+  const switches = inputsOf(vehicle).filter((i) => i.id.startsWith('switch '));
+  const throttle = throttleIn(state);
   const toggle = (f: number): void =>
     set(jobId, {
       functions: controls.functions.includes(f)
@@ -52,7 +51,7 @@ export function VehicleControlsCard({ solved, controls, jobId }: VehicleControls
           <span className="head">{supplyKind(supply).name}</span>
           <code>
             {supplyKind(supply)
-              .words(supply, { throttle: state.throttle, direction: 'forward' })
+              .words(supply, { throttle, direction: 'forward' })
               .replace(/^(DCC|DC|AC|bus) /, '')
               .replace(/ (forward|reverse)$/, '')}
           </code>
@@ -86,7 +85,7 @@ export function VehicleControlsCard({ solved, controls, jobId }: VehicleControls
       {onDc && (
         <>
           <label className="row" htmlFor={`${id}-throttle`}>
-            Throttle <code>{Math.round(100 * state.throttle)} %</code>
+            Throttle <code>{Math.round(100 * throttle)} %</code>
           </label>
           <input
             id={`${id}-throttle`}
@@ -95,8 +94,8 @@ export function VehicleControlsCard({ solved, controls, jobId }: VehicleControls
             min={0}
             max={100}
             step={1}
-            value={Math.round(100 * state.throttle)}
-            aria-valuetext={`${Math.round(100 * state.throttle)} percent`}
+            value={Math.round(100 * throttle)}
+            aria-valuetext={`${Math.round(100 * throttle)} percent`}
             onChange={(e) => set(jobId, { throttle: Number(e.target.value) / 100 })}
           />
         </>
@@ -125,21 +124,17 @@ export function VehicleControlsCard({ solved, controls, jobId }: VehicleControls
           )}
         </div>
       )}
-      {[...byName].map(([name, ids]) => {
-        const on = ids.every((c) => switchedOn(job, c, state));
+      {switches.map(({ id: input, name }) => {
+        const on = state[input] === true;
         return (
           <button
-            key={name}
+            key={input}
             type="button"
             className="plain-button"
             aria-pressed={on}
-            onClick={() =>
-              set(jobId, {
-                switches: { ...controls.switches, ...Object.fromEntries(ids.map((c) => [c, !on])) },
-              })
-            }
+            onClick={() => set(jobId, { switches: { ...controls.switches, [name]: !on } })}
           >
-            {name}: {on ? 'running light' : 'hauling'}
+            {name}: {on ? 'on' : 'off'}
           </button>
         );
       })}

@@ -1,5 +1,5 @@
-import { undersideAboveRail } from '../../../core/study/locomotive/vehicle-body';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import { undersideAboveRail } from '../../../core/kinds/locomotive/body';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 type Body = LocomotiveRecord['body'];
 

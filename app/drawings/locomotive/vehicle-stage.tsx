@@ -1,7 +1,7 @@
 import { type KeyboardEvent } from 'react';
 import { formatQuantity, quantityParts } from '../../../core/quantity/format';
 import { prototypeMetres } from '../../../core/quantity/scale';
-import { shownAt } from '../../../core/study/locomotive/shown';
+import { shownAt } from '../../../core/kinds/locomotive/shown';
 import { EndView } from './end-view';
 import { lampGlows } from './lamp-glow';
 import { SideView } from './side-view';
@@ -27,7 +27,7 @@ export function VehicleStage({ solved, controls, onKey }: VehicleStageProps) {
   const shining = controls.power ? lit : null;
   const glows = lampGlows(shining, share);
   const shape = vehicleShape(job.body);
-  const drawn = quantityParts(shining?.supplyAmps ?? 0, 'amp');
+  const drawn = quantityParts(shining?.supplyAmps.mean ?? 0, 'amp');
   const shown = shownAt(job, shining);
   const high = -shape.roof;
   const side = { above: high * 0.42, below: high * 0.34, around: Math.max(high * 0.9, shape.length * 0.09) };

@@ -1,19 +1,19 @@
 import { useId } from 'react';
 import { screenColour } from '../../../core/light/colour';
 import { windowLightnessBy } from '../../../core/light/wanted';
-import { coachInterior } from '../../../core/study/coach-interior';
-import { endLampLightness } from '../../../core/study/tail-lamp';
+import { coachInterior } from '../../../core/kinds/coach/interior';
+import { endLampLightness } from '../../../core/kinds/coach/tail-lamp';
 import { coachShape, type CoachShape } from './coach-shape';
 import { DARK_COLOUR } from './lamp-colour';
-import type { CoachRecord } from '../../../core/document/coach-record';
-import type { SteadyStudy } from '../../../core/study/steady';
-import type { CoachLight, WindowLight } from '../../../core/study/coach-light';
+import type { CoachRecord } from '../../../core/kinds/coach/record';
+import type { Readings } from '../../../core/study/readings';
+import type { CoachLight, WindowLight } from '../../../core/kinds/coach/light';
 import type { StageView } from '../../store/run-store';
 
 interface CoachOnStageProps {
   readonly job: CoachRecord;
   /** Null while it cannot be solved. */
-  readonly steady: SteadyStudy | null;
+  readonly steady: Readings | null;
   readonly light: CoachLight | null;
   readonly view: StageView;
   /** From the lightness solved to that of the moment. */
@@ -234,7 +234,7 @@ function EndLamps({
   shown,
 }: {
   readonly job: CoachRecord;
-  readonly steady: SteadyStudy | null;
+  readonly steady: Readings | null;
   readonly shape: CoachShape;
   readonly flip: (x: number) => number;
   readonly shown: (lightness: number) => number;
@@ -243,7 +243,7 @@ function EndLamps({
   return (
     <>
       {ends.map(([lampId, l]) => {
-        const reading = steady?.lamps.find((r) => r.lampId === lampId);
+        const reading = steady?.dies.find((r) => r.lampId === lampId);
         const level = shown(endLampLightness(reading?.amps.mean ?? 0));
         const colour = reading ? screenColour(reading.xy) : DARK_COLOUR;
         const left = flip(l.placeMillimetres) < shape.length / 2;
@@ -284,7 +284,7 @@ function LampNumbers({
         // Of two rows, the one away from the eye stands higher.
         const away = lamp.acrossMillimetres * (flip(0) > 0 ? -1 : 1) > 0.5 ? 6.6 : 0;
         return (
-          <g key={lamp.lampId} opacity={lamp.groupId === null ? 0.45 : 1}>
+          <g key={lamp.lampId} opacity={lamp.circuitId === null ? 0.45 : 1}>
             <line x1={x} x2={x} y1={top - 0.6} y2={top - 3.2 - away} stroke="#b98a3b" strokeWidth={0.4} />
             <circle
               cx={x}
@@ -293,7 +293,7 @@ function LampNumbers({
               fill="#16211f"
               stroke="#b98a3b"
               strokeWidth={0.4}
-              strokeDasharray={lamp.groupId === null ? '1 1' : undefined}
+              strokeDasharray={lamp.circuitId === null ? '1 1' : undefined}
             />
             <text
               x={x}

@@ -1,5 +1,5 @@
-import { windowShape } from '../../../core/document/usual-interior';
-import type { CoachRecord } from '../../../core/document/coach-record';
+import { windowShape } from '../../../core/kinds/coach/usual-interior';
+import type { CoachRecord } from '../../../core/kinds/coach/record';
 
 /** A coach's side in millimetres, x along it from its left end, y up from the rail head. */
 export interface CoachShape {

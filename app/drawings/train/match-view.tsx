@@ -15,13 +15,12 @@ export function MatchView({ study, beside, onBeside }: MatchViewProps) {
   const matches = matchBeside(study, beside);
   return (
     <ul className="match-view">
-      {study.cars.map((car, i) => {
-        const m = matches[i];
-        const level = windowLightness(car.litLux);
+      {matches.map((m) => {
+        const car = study.cars.find((c) => c.carId === m.carId)!;
+        const { lux, xy } = car.look!;
+        const level = windowLightness(lux);
         const words = [
-          ...(m.lightness >= SEEN_LIGHTNESS
-            ? [car.litLux > 0 ? (m.brighter ? 'brighter' : 'dimmer') : 'dark']
-            : []),
+          ...(m.lightness >= SEEN_LIGHTNESS ? [lux > 0 ? (m.brighter ? 'brighter' : 'dimmer') : 'dark'] : []),
           ...(m.colour >= SEEN_COLOUR ? [m.word] : []),
         ];
         return (
@@ -31,14 +30,14 @@ export function MatchView({ study, beside, onBeside }: MatchViewProps) {
                 <span
                   style={{
                     height: `${Math.max(2, level)}%`,
-                    background: car.xy ? screenColour(car.xy) : '#2b3834',
+                    background: xy ? screenColour(xy) : '#2b3834',
                   }}
                 />
               </span>
               <b>{car.job.name}</b>
               <small>
-                {formatQuantity(car.litLux, 'lux', { significant: 2 })}
-                {car.xy && ` · ${Math.round(mcCamyKelvin(car.xy.x, car.xy.y) / 50) * 50} K`}
+                {formatQuantity(lux, 'lux', { significant: 2 })}
+                {xy && ` · ${Math.round(mcCamyKelvin(xy.x, xy.y) / 50) * 50} K`}
               </small>
               <em className={words.length > 0 ? 'differs' : undefined}>
                 {car.carId === beside ? 'the one beside' : words.length > 0 ? words.join(', ') : 'alike'}

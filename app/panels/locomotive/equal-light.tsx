@@ -6,7 +6,7 @@ import { useLayoutStore } from '../../store/layout-store';
 import { useVehicleControls } from '../../store/vehicle-store';
 import { useTask } from '../../workers/use-task';
 import { formatQuantity } from '../../../core/quantity/format';
-import { lampName } from '../../../core/document/lamp-name';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { inOrder } from '../../../core/document/in-order';
 import type { VehiclePanelProps } from './vehicle-panel';
 

@@ -10,18 +10,18 @@ import { decoderTypes } from '../../../core/part/decoder-type';
 import { plugs } from '../../../core/part/plug';
 import { prototypeMetres } from '../../../core/quantity/scale';
 import { inOrder } from '../../../core/document/in-order';
-import { freeName } from '../../../core/study/new-coach';
-import { setsOf } from '../../../core/study/locomotive/lamp-sets';
+import { freeName } from '../../../core/document/free-name';
+import { setsOf } from '../../../core/kinds/locomotive/lamp-sets';
 import {
   newLocomotive,
   usualVehicleLength,
   vehicleSorts,
   type VehicleSort,
-} from '../../../core/study/locomotive/new-locomotive';
+} from '../../../core/kinds/locomotive/make';
 import { supplyKind, type SupplyKindName } from '../../../core/supply';
 import { benchPath } from '../../shell/paths';
 import type { Layout } from '../../../core/document/layout';
-import type { TopologyName } from '../../../core/document/topology-names';
+import type { PresetName } from '../../../core/document/presets';
 
 const KIND = 'kind:';
 type Hang = 'rails' | '8-pin' | '6-pin' | '21-pin' | 'wires';
@@ -31,7 +31,7 @@ const decoderFor: Readonly<Record<Exclude<Hang, 'rails'>, string>> = {
   '21-pin': 'many',
   wires: 'usual',
 };
-const wirings: readonly { value: TopologyName; name: string; figure: string }[] = [
+const wirings: readonly { value: PresetName; name: string; figure: string }[] = [
   { value: 'shared-both-ways', name: 'One shared resistor', figure: 'fewest joints' },
   { value: 'resistor-each', name: 'A resistor each', figure: 'each as bright as wanted' },
   { value: 'regulated-board', name: 'A regulated board', figure: 'lit from the first volts' },
@@ -47,7 +47,7 @@ export function NewVehicle({ layout }: { readonly layout: Layout }) {
   const [set, setSet] = useState<string | null>(null);
   const [supply, setSupply] = useState(own[0]?.id ?? `${KIND}dc-track`);
   const [hang, setHang] = useState<Hang | null>(null);
-  const [topology, setTopology] = useState<TopologyName>('shared-both-ways');
+  const [topology, setTopology] = useState<PresetName>('shared-both-ways');
   const [name, setName] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const of = vehicleSorts.find((s) => s.id === sort)!;
@@ -137,7 +137,7 @@ export function NewVehicle({ layout }: { readonly layout: Layout }) {
         />
       </div>
       {hangs === 'rails' && lamps !== 'bulb' && (
-        <Choice<TopologyName> label="Wired with" options={wirings} value={topology} onChoose={setTopology} />
+        <Choice<PresetName> label="Wired with" options={wirings} value={topology} onChoose={setTopology} />
       )}
       <TextField label="Its name" text={called} most={80} required onCommit={setName} />
       {refusal && <p className="field-refusal">{refusal}</p>}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { More } from '../../fields/more';
 import { leds } from '../../../core/part/led';
 import { formatQuantity } from '../../../core/quantity/format';
-import { testerAmps, testerStep, type Seen } from '../../../core/study/locomotive/unmarked-lamp';
+import { testerAmps, testerStep, type Seen } from '../../../core/study/unmarked-lamp';
 
 /** Which lead of an unmarked lamp is plus, step by step with the tester. */
 export function UnmarkedLamp({

@@ -7,7 +7,7 @@ import { NumberField } from '../../fields/number-field';
 import { TextField } from '../../fields/text-field';
 import { useLayoutStore } from '../../store/layout-store';
 import { prototypeMetres } from '../../../core/quantity/scale';
-import { mirroredVehicle } from '../../../core/study/locomotive/new-locomotive';
+import { mirroredVehicle } from '../../../core/kinds/locomotive/make';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import { benchPath } from '../../shell/paths';
 

@@ -1,3 +1,4 @@
+import { ratedVoltsSold } from '../../../core/part/electrolytic';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Choice } from '../../fields/choice';
@@ -9,15 +10,23 @@ import { resistorBodies } from '../../../core/part/resistor';
 import { decoderTypes } from '../../../core/part/decoder-type';
 import { formatQuantity } from '../../../core/quantity/format';
 import { inOrder } from '../../../core/document/in-order';
-import { lampName } from '../../../core/document/lamp-name';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { freeId } from '../../../core/document/usual-supply';
-import { topologies } from '../../../core/assembly/topologies';
-import { topologiesOn, usualCircuit } from '../../../core/study/locomotive/lay-circuits';
+import {
+  putStage,
+  putSwitch,
+  stageOf,
+  switchOf,
+  takeStage,
+  lineFrom,
+} from '../../../core/document/line-stages';
+import { presetNameOf, presetOf, presets, resistorsOf, wireBy } from '../../../core/document/presets';
+import { usualCircuit } from '../../../core/document/usual-circuit';
 import { EqualLight } from './equal-light';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import type { Draft } from 'immer';
-import type { LampCircuitRecord } from '../../../core/document/locomotive-record';
-import type { TopologyName } from '../../../core/document/topology-names';
+import type { CircuitRecord, LineRecord } from '../../../core/document/wiring-record';
+import type { PresetName } from '../../../core/document/presets';
 
 const ohmLimits = { least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' };
 const tapNames = {
@@ -47,13 +56,24 @@ export function VehicleCircuit(props: VehiclePanelProps) {
       </div>
     );
   }
-  const change = (label: string, recipe: (c: Draft<LampCircuitRecord>) => void): void =>
+  const change = (label: string, recipe: (c: Draft<CircuitRecord>) => void): void =>
     set(label, (j) => recipe(j.circuits[circuit.id]));
-  const on = circuit.feed.kind === 'output' && job.decoder ? 'output' : 'track';
-  const topology = topologies[circuit.topology];
+  const line = job.lines[circuit.lineId];
+  const changeLine = (label: string, recipe: (l: Draft<LineRecord>) => void): void =>
+    set(label, (j) => recipe(j.lines[circuit.lineId]));
+  const { from } = line;
+  const on = from.kind === 'output' ? 'output' : 'track';
+  const wired = presetNameOf(job, circuit.id);
+  const resistors = resistorsOf(circuit);
+  const steering = stageOf(line, 'steering');
+  const reservoir = stageOf(line, 'reservoir');
+  const regulator = stageOf(line, 'regulator');
+  const usualWay =
+    inOrder(job.lamps).find((l) => l.circuitId === circuit.id)?.end === 'B' ? 'second' : 'first';
+  const rectified = stageOf(line, 'bridge') !== null || stageOf(line, 'diode') !== null;
   const members = inOrder(job.lamps).filter((l) => l.circuitId === circuit.id);
   const watts = (part: string): string =>
-    formatQuantity(solved.lit?.resistorWatts.get(part) ?? 0, 'watt', { significant: 2 });
+    formatQuantity(solved.lit?.parts.get(part)?.watts ?? 0, 'watt', { significant: 2 });
   const outputs = job.decoder ? decoderTypes[job.decoder.type].outputs : [];
   return (
     <div className="choices">
@@ -64,14 +84,19 @@ export function VehicleCircuit(props: VehiclePanelProps) {
         options={circuits.map((c) => ({ value: c.id, label: c.name }))}
         onChange={setChosen}
       />
-      <SelectField<TopologyName>
+      <SelectField<PresetName>
         label="Wired"
-        value={circuit.topology}
-        options={topologiesOn(on).map((t) => ({ value: t.id as TopologyName, label: t.name }))}
-        onChange={(t) => change('Wiring', (c) => void (c.topology = t))}
+        value={wired ?? undefined}
+        placeholder="in a way of your own"
+        options={presets
+          .filter((p) => (p.on as readonly string[]).includes(on))
+          .map((p) => ({ value: p.id, label: p.name }))}
+        onChange={(name) =>
+          set('Wiring', (j) => wireBy(j.lines[circuit.lineId], j.circuits[circuit.id], name))
+        }
       />
-      <p className="hint">{topology.says}</p>
-      {topology.resistors === 'shared' && (
+      {wired && <p className="hint">{presetOf(wired).says}</p>}
+      {(resistors === 'shared' || (resistors === 'each' && circuit.inSeries > 1)) && (
         <>
           <div className="two-fields">
             <NumberField
@@ -90,7 +115,7 @@ export function VehicleCircuit(props: VehiclePanelProps) {
           <BandedResistor ohms={circuit.ohms} />
         </>
       )}
-      {topology.resistors === 'each' && (
+      {resistors === 'each' && circuit.inSeries === 1 && (
         <>
           <div className="two-fields">
             {members.map((l) => (
@@ -98,7 +123,7 @@ export function VehicleCircuit(props: VehiclePanelProps) {
                 key={l.id}
                 label={lampName(job, l.id)}
                 unit="ohm"
-                figure={l.ohms}
+                figure={l.ohms ?? circuit.ohms}
                 limits={ohmLimits}
                 aside={watts(`resistor-${l.id}`)}
                 onCommit={(ohms) => set('Resistor', (j) => void (j.lamps[l.id].ohms = ohms))}
@@ -112,44 +137,44 @@ export function VehicleCircuit(props: VehiclePanelProps) {
         </>
       )}
       <EqualLight {...props} circuitId={circuit.id} />
-      {on === 'track' && circuit.feed.kind === 'track' && (
+      {from.kind === 'supply' && (
         <SelectField
           label="Its two leads come from"
-          value={circuit.feed.tap}
+          value={from.tap}
           options={(Object.keys(tapNames) as (keyof typeof tapNames)[]).map((t) => ({
             value: t,
             label: tapNames[t],
           }))}
           onChange={(tap) =>
-            change('Where the leads come from', (c) => {
-              if (c.feed.kind === 'track') c.feed.tap = tap;
+            changeLine('Where the leads come from', (l) => {
+              if (l.from.kind === 'supply') l.from.tap = tap;
             })
           }
         />
       )}
-      {on === 'output' && circuit.feed.kind === 'output' && (
+      {from.kind === 'output' && (
         <div className="two-fields">
           <SelectField
             label="Output"
-            value={circuit.feed.output as string}
+            value={from.output as string}
             options={outputs.map((o) => ({ value: o.id as string, label: o.name }))}
             onChange={(output) =>
-              change('Output', (c) => {
-                if (c.feed.kind === 'output') c.feed.output = output as `out${number}`;
+              changeLine('Output', (l) => {
+                if (l.from.kind === 'output') l.from.output = output as `out${number}`;
               })
             }
           />
           <SelectField<'common' | 'right-rail' | 'left-rail'>
             label="Plus from"
-            value={circuit.feed.returnTo}
+            value={from.returnTo}
             options={[
               { value: 'common', label: 'Blue, common positive' },
               { value: 'right-rail', label: 'Red, right rail' },
               { value: 'left-rail', label: 'Black, left rail' },
             ]}
             onChange={(r) =>
-              change('Return', (c) => {
-                if (c.feed.kind === 'output') c.feed.returnTo = r;
+              changeLine('Return', (l) => {
+                if (l.from.kind === 'output') l.from.returnTo = r;
               })
             }
           />
@@ -158,19 +183,32 @@ export function VehicleCircuit(props: VehiclePanelProps) {
       <label className="fit-label">
         <input
           type="checkbox"
-          checked={circuit.leadsSwapped}
-          onChange={(e) => change('Leads swapped', (c) => void (c.leadsSwapped = e.target.checked))}
+          checked={line.swapped}
+          onChange={(e) => changeLine('Leads swapped', (l) => void (l.swapped = e.target.checked))}
         />
-        Its two leads are swapped, as built
+        Its two leads are swapped at the pickups, as built
       </label>
+      {Object.keys(line.stages).length > 0 && (
+        <label className="fit-label">
+          <input
+            type="checkbox"
+            checked={circuit.swapped}
+            onChange={(e) => change('Leads swapped', (c) => void (c.swapped = e.target.checked))}
+          />
+          They are swapped at the lamp board, behind what stands in them
+        </label>
+      )}
       <label className="fit-label">
         <input
           type="checkbox"
-          checked={circuit.switch !== null}
+          checked={switchOf(job, circuit.id) !== null}
           onChange={(e) =>
-            change(
-              'Switch',
-              (c) => void (c.switch = e.target.checked ? { name: 'Tail switch', on: true } : null),
+            set('Switch', (j) =>
+              putSwitch(
+                j,
+                circuit.id,
+                e.target.checked ? { name: 'Tail switch', on: true, lead: 'first' } : null,
+              ),
             )
           }
         />
@@ -178,21 +216,24 @@ export function VehicleCircuit(props: VehiclePanelProps) {
       </label>
       <More
         label="Old steering diode, reservoir, regulator, another circuit"
-        open={
-          circuit.steering !== 'none' || circuit.reservoir !== null || circuit.topology === 'regulated-board'
-        }
+        open={steering !== null || reservoir !== null || regulator !== null}
       >
         {on === 'track' && (
           <>
-            <Choice<LampCircuitRecord['steering']>
+            <Choice<keyof typeof steeringNames>
               label="The old bulb’s steering diode"
               columns={2}
-              options={(Object.keys(steeringNames) as LampCircuitRecord['steering'][]).map((s) => ({
+              options={(Object.keys(steeringNames) as (keyof typeof steeringNames)[]).map((s) => ({
                 value: s,
                 name: steeringNames[s],
               }))}
-              value={circuit.steering}
-              onChoose={(s) => change('Steering diode', (c) => void (c.steering = s))}
+              value={steering?.left ?? 'none'}
+              onChoose={(left) =>
+                changeLine('Steering diode', (l) => {
+                  if (left === 'none') takeStage(l, 'steering');
+                  else putStage(l, 'steering', { left, lets: steering?.lets ?? usualWay });
+                })
+              }
             />
             <p className="hint">
               Left in, it keeps this end dark one way. Bridged with a wire the red lamps work, and the wire
@@ -200,44 +241,72 @@ export function VehicleCircuit(props: VehiclePanelProps) {
             </p>
           </>
         )}
-        {(circuit.topology === 'own-bridge' || circuit.topology === 'regulated-board') && (
+        {rectified && (
           <>
             <label className="fit-label">
               <input
                 type="checkbox"
-                checked={circuit.reservoir !== null}
+                checked={reservoir !== null}
                 onChange={(e) =>
-                  change(
-                    'Reservoir',
-                    (c) => void (c.reservoir = e.target.checked ? { farads: 100e-6, ratedVolts: 25 } : null),
-                  )
+                  changeLine('Reservoir', (l) => {
+                    if (e.target.checked) putStage(l, 'reservoir', { farads: 100e-6, ratedVolts: 25 });
+                    else takeStage(l, 'reservoir');
+                  })
                 }
               />
               Reservoir <small>only where plus stays plus</small>
             </label>
-            {circuit.reservoir && (
-              <NumberField
-                label="It holds"
-                unit="farad"
-                figure={circuit.reservoir.farads}
-                limits={{ least: 1e-9, most: 0.5, range: '1 nF to 0.5 F' }}
-                onCommit={(f) =>
-                  change('Reservoir', (c) => {
-                    if (c.reservoir) c.reservoir.farads = f;
-                  })
-                }
-              />
+            {reservoir && (
+              <div className="two-fields">
+                <NumberField
+                  label="It holds"
+                  unit="farad"
+                  figure={reservoir.farads}
+                  limits={{ least: 1e-9, most: 0.5, range: '1 nF to 0.5 F' }}
+                  onCommit={(farads) =>
+                    changeLine('Reservoir', (l) =>
+                      putStage(l, 'reservoir', { farads, ratedVolts: reservoir.ratedVolts }),
+                    )
+                  }
+                />
+                <SelectField
+                  label="Rated"
+                  value={reservoir.ratedVolts}
+                  options={ratedVoltsSold.map((v) => ({
+                    value: v as number,
+                    label: formatQuantity(v, 'volt'),
+                  }))}
+                  onChange={(ratedVolts) =>
+                    changeLine('Reservoir rating', (l) =>
+                      putStage(l, 'reservoir', { farads: reservoir.farads, ratedVolts }),
+                    )
+                  }
+                />
+              </div>
             )}
           </>
         )}
-        {circuit.topology === 'regulated-board' && (
-          <NumberField
-            label="The board holds its lamps at"
-            unit="volt"
-            figure={circuit.regulatedVolts}
-            limits={{ least: 1.5, most: 24, range: '1.5 to 24 V' }}
-            onCommit={(v) => change('Board voltage', (c) => void (c.regulatedVolts = v))}
-          />
+        {regulator && (
+          <div className="two-fields">
+            <NumberField
+              label="The board holds its lamps at"
+              unit="volt"
+              figure={regulator.outVolts}
+              limits={{ least: 1, most: 24, range: '1 to 24 V' }}
+              onCommit={(outVolts) =>
+                changeLine('Board voltage', (l) => putStage(l, 'regulator', { ...regulator, outVolts }))
+              }
+            />
+            <NumberField
+              label="Its dropout"
+              unit="volt"
+              figure={regulator.dropoutVolts}
+              limits={{ least: 0, most: 5, range: '0 to 5 V' }}
+              onCommit={(dropoutVolts) =>
+                changeLine('Dropout', (l) => putStage(l, 'regulator', { ...regulator, dropoutVolts }))
+              }
+            />
+          </div>
         )}
         <SelectField
           label="Move a lamp into this circuit"
@@ -254,8 +323,16 @@ export function VehicleCircuit(props: VehiclePanelProps) {
               const id = freeId(job.circuits, 'circuit');
               set('Another circuit', (j) => {
                 const order = 1 + Math.max(0, ...circuits.map((c) => c.order));
-                j.circuits[id] = usualCircuit(order, `Circuit ${circuits.length + 1}`, {
-                  feed: { ...circuit.feed },
+                const name = `Circuit ${circuits.length + 1}`;
+                j.lines[id] = lineFrom(
+                  from.kind === 'line' ? { kind: 'supply', tap: 'pickups' } : { ...from },
+                  order,
+                  name,
+                );
+                j.circuits[id] = usualCircuit(order, name, id, {
+                  senses: 'as-they-shine',
+                  ohms: 1000,
+                  ratedWatts: 0.25,
                 });
               });
               setChosen(id);
@@ -270,7 +347,7 @@ export function VehicleCircuit(props: VehiclePanelProps) {
 }
 
 interface BodyProps {
-  readonly circuit: LampCircuitRecord;
+  readonly circuit: CircuitRecord;
   readonly onChange: (watts: number) => void;
 }
 

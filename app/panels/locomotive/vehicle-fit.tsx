@@ -1,9 +1,9 @@
 import { Choice } from '../../fields/choice';
 import { NumberField } from '../../fields/number-field';
-import { vehicleFit } from '../../../core/study/locomotive/vehicle-fit';
+import { vehicleFit } from '../../../core/kinds/locomotive/fit';
 import { formatQuantity } from '../../../core/quantity/format';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 type Fit = LocomotiveRecord['fit'];
 

@@ -10,15 +10,22 @@ import { decoderTypes } from '../../../core/part/decoder-type';
 import { effects, type EffectName } from '../../../core/part/output-effect';
 import { keyWords, ruleWords } from '../../../core/build/function-sheet';
 import { readFunctionCsv, writeFunctionCsv } from '../../../core/build/function-csv';
-import { bitOf, cvMeaning, FIRST_CV, fromCvs, toCvs, usualRule } from '../../../core/supply/function-map';
-import { lampName } from '../../../core/document/lamp-name';
+import {
+  bitOf,
+  cvMeaning,
+  FIRST_CV,
+  fromCvs,
+  toCvs,
+  usualRule,
+} from '../../../core/supply/drivers/function-map';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { formatQuantity } from '../../../core/quantity/format';
-import { dimmingStudy, type DimmingStudy } from '../../../core/study/locomotive/dimming';
+import { dimmingStudy, type DimmingStudy } from '../../../core/study/dimming';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import type { Draft } from 'immer';
 import type { DecoderRecord, OutputRecord } from '../../../core/document/decoder-record';
-import type { Vehicle } from '../../../core/study/locomotive/vehicle';
-import type { OutputKey } from '../../../core/supply/decoder-output';
+import type { VehicleBench } from '../../store/use-vehicle';
+import type { OutputKey } from '../../../core/supply/drivers/decoder';
 
 const keyOf = (k: OutputKey): string => `${k.function} ${k.direction}`;
 const keyOptions = Array.from({ length: 29 }, (_, f) => f).flatMap((f) =>
@@ -173,7 +180,7 @@ export function VehicleFunctions({ jobId, job, solved }: VehiclePanelProps) {
 }
 
 /** The resistors that would dim an output's lamps as its drive share does. */
-function AsResistor({ vehicle, outputId }: { readonly vehicle: Vehicle; readonly outputId: string }) {
+function AsResistor({ vehicle, outputId }: { readonly vehicle: VehicleBench; readonly outputId: string }) {
   const study = useMemo(() => dimmingOf(vehicle, outputId), [vehicle, outputId]);
   if (!study) return null;
   const named = (r: DimmingStudy['resistors'][number]): string =>
@@ -193,7 +200,7 @@ function AsResistor({ vehicle, outputId }: { readonly vehicle: Vehicle; readonly
 }
 
 /** What cannot be solved has no resistor to offer; the findings say why. */
-function dimmingOf(vehicle: Vehicle, outputId: string): DimmingStudy | null {
+function dimmingOf(vehicle: VehicleBench, outputId: string): DimmingStudy | null {
   try {
     return dimmingStudy(vehicle, outputId);
   } catch {

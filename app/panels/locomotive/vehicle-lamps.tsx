@@ -12,16 +12,16 @@ import { tints } from '../../../core/part/tint';
 import { endNames, otherEnd, type End } from '../../../core/document/ends';
 import { freeId } from '../../../core/document/usual-supply';
 import { inOrder } from '../../../core/document/in-order';
-import { lampName } from '../../../core/document/lamp-name';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { lampRoles, type LampRoleName, type Shows } from '../../../core/document/lamp-roles';
 import { lampTypes } from '../../../core/document/lamp-type';
-import { keepAsSet, setsOf } from '../../../core/study/locomotive/lamp-sets';
-import { layLampSet, usualVehicleLamp } from '../../../core/study/locomotive/lay-lamps';
-import { wireAnew } from '../../../core/study/locomotive/lay-circuits';
+import { keepAsSet, setsOf } from '../../../core/kinds/locomotive/lamp-sets';
+import { layLampSet, usualVehicleLamp } from '../../../core/kinds/locomotive/lay-lamps';
+import { wireAnew } from '../../../core/kinds/locomotive/lay-circuits';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 import type { Draft } from 'immer';
 import type { Layout } from '../../../core/document/layout';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 
 const showsWords: Readonly<Record<Shows, string>> = {
   leading: 'while its end leads',
@@ -209,7 +209,12 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
           </div>
           <More
             label="Two colours, ready-wired, aim, as soldered"
-            open={lamp.secondPart !== null || lamp.builtInOhms > 0 || lamp.reversed || lamp.aimDegrees !== 0}
+            open={
+              lamp.secondPart !== null ||
+              lamp.builtIn.kind !== 'nothing' ||
+              lamp.reversed ||
+              lamp.aimDegrees !== 0
+            }
           >
             <SelectField
               label="The other way it shines"
@@ -238,9 +243,13 @@ export function VehicleLamps({ layout, jobId, job }: VehiclePanelProps) {
               <NumberField
                 label="Resistor inside"
                 unit="ohm"
-                figure={lamp.builtInOhms}
+                figure={lamp.builtIn.kind === 'resistor' ? lamp.builtIn.ohms : 0}
                 limits={{ least: 0, most: 1e6, range: '0 to 1 MΩ' }}
-                onCommit={(ohms) => change('Resistor inside', (l) => void (l.builtInOhms = ohms))}
+                onCommit={(ohms) =>
+                  change('Resistor inside', (l) => {
+                    l.builtIn = ohms >= 0.1 ? { kind: 'resistor', ohms } : { kind: 'nothing' };
+                  })
+                }
               />
               <NumberField
                 label="Turned aside"

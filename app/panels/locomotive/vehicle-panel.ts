@@ -1,8 +1,8 @@
 import { useLayoutStore } from '../../store/layout-store';
-import { locomotiveIn } from '../../../core/document/jobs';
+import { locomotiveIn } from '../../../core/kinds/locomotive/jobs';
 import type { Draft } from 'immer';
 import type { Layout } from '../../../core/document/layout';
-import type { LocomotiveRecord } from '../../../core/document/locomotive-record';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 import type { SolvedVehicle } from '../../store/use-vehicle';
 
 /** What every stage's panel of choices gets. */

@@ -1,3 +1,6 @@
+import { useState } from 'react';
+import type { Draft } from 'immer';
+import type { LocomotiveRecord } from '../../../core/kinds/locomotive/record';
 import { Choice } from '../../fields/choice';
 import { SelectField } from '../../fields/select-field';
 import { useLayoutStore } from '../../store/layout-store';
@@ -8,19 +11,19 @@ import { plugs } from '../../../core/part/plug';
 import { formatQuantity } from '../../../core/quantity/format';
 import { freeId, usualSupply } from '../../../core/document/usual-supply';
 import { inOrder } from '../../../core/document/in-order';
-import { locomotiveIn } from '../../../core/document/jobs';
+import { locomotiveIn } from '../../../core/kinds/locomotive/jobs';
 import { supplyKind, supplyKinds, type SupplyKindName } from '../../../core/supply';
-import { layOnDecoder, layOnTrack } from '../../../core/study/locomotive/lay-circuits';
-import { railReturnShare } from '../../../core/study/locomotive/dimming';
-import type { Vehicle } from '../../../core/study/locomotive/vehicle';
+import { layOnDecoder, layOnTrack } from '../../../core/kinds/locomotive/lay-circuits';
+import { railReturnShare } from '../../../core/study/dimming';
+import type { VehicleBench } from '../../store/use-vehicle';
 import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
 
 const ANOTHER = 'add:';
 
 /** What cannot be solved has no share; the findings say why. */
-function railShare(vehicle: Vehicle): number | null {
-  const returns = Object.values(vehicle.job.circuits).some(
-    (c) => c.feed.kind === 'output' && c.feed.returnTo !== 'common',
+function railShare(vehicle: VehicleBench): number | null {
+  const returns = Object.values(vehicle.job.lines).some(
+    ({ from }) => from.kind === 'output' && from.returnTo !== 'common',
   );
   if (!returns) return null;
   try {
@@ -38,6 +41,15 @@ export function VehiclePower({ layout, jobId, job, solved }: VehiclePanelProps) 
   const edit = useLayoutStore((s) => s.edit);
   const set = useVehicleEdit(jobId);
   const control = useVehicleStore((s) => s.set);
+  /** What the last wiring anew left out, in words. */
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const lay = (label: string, wire: (j: Draft<LocomotiveRecord>) => string[]): void => {
+    let said: string[] = [];
+    set(label, (j) => {
+      said = wire(j);
+    });
+    setLeft(said);
+  };
   const supply = layout.supplies[job.supplyId];
   const onTracks = inOrder(layout.supplies).filter((s) => supplyKind(s).onTrack);
   const choose = (value: string, own: boolean): void => {
@@ -79,19 +91,25 @@ export function VehiclePower({ layout, jobId, job, solved }: VehiclePanelProps) 
         ]}
         value={job.decoder ? 'decoder' : 'track'}
         onChoose={(v) =>
-          set(v === 'decoder' ? 'Fit a decoder' : 'Take the decoder out', (j) => {
-            if (v === 'decoder') layOnDecoder(j, 'usual', '8-pin');
-            else layOnTrack(j, 'shared-both-ways');
-          })
+          lay(v === 'decoder' ? 'Fit a decoder' : 'Take the decoder out', (j) =>
+            v === 'decoder' ? layOnDecoder(j, 'usual', '8-pin') : layOnTrack(j, 'shared-both-ways'),
+          )
         }
       />
+      {left.length > 0 && (
+        <div className="hint" role="status">
+          {left.map((l) => (
+            <p key={l}>{l}</p>
+          ))}
+        </div>
+      )}
       {job.decoder && type && (
         <>
           <SelectField
             label="Decoder"
             value={job.decoder.type}
             options={Object.values(decoderTypes).map((d) => ({ value: d.id, label: d.name }))}
-            onChange={(id) => set('Decoder', (j) => layOnDecoder(j, id, decoderTypes[id].plugs[0]))}
+            onChange={(id) => lay('Decoder', (j) => layOnDecoder(j, id, decoderTypes[id].plugs[0]))}
           />
           <SelectField
             label="Plug"
@@ -102,8 +120,8 @@ export function VehiclePower({ layout, jobId, job, solved }: VehiclePanelProps) 
                 if (!j.decoder) return;
                 j.decoder.plug = plug;
                 const common = plugs[plug].pins.some((p) => p.role === 'common');
-                for (const c of Object.values(j.circuits))
-                  if (c.feed.kind === 'output') c.feed.returnTo = common ? 'common' : 'right-rail';
+                for (const { from } of Object.values(j.lines))
+                  if (from.kind === 'output') from.returnTo = common ? 'common' : 'right-rail';
               })
             }
           />

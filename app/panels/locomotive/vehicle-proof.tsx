@@ -1,15 +1,16 @@
 import { NumberField } from '../../fields/number-field';
-import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
+import { useLayoutStore } from '../../store/layout-store';
+import type { VehiclePanelProps } from './vehicle-panel';
 import type { TaskState } from '../../workers/use-task';
-import type { ShortestProof } from '../../../core/study/locomotive/shortest-proof';
+import type { ShortestProof } from '../../../core/study/shortest-proof';
 
 interface VehicleProofProps extends VehiclePanelProps {
   readonly proof: TaskState<ShortestProof | null>;
 }
 
 /** What is proven by the fewest touches, and what is not. */
-export function VehicleProof({ jobId, job, proof }: VehicleProofProps) {
-  const set = useVehicleEdit(jobId);
+export function VehicleProof({ layout, proof }: VehicleProofProps) {
+  const edit = useLayoutStore((s) => s.edit);
   const { answer } = proof;
   return (
     <div className="choices">
@@ -22,16 +23,16 @@ export function VehicleProof({ jobId, job, proof }: VehicleProofProps) {
         <NumberField
           label="Your battery"
           unit="volt"
-          figure={job.tester.volts}
+          figure={layout.drawer.tester.volts}
           limits={{ least: 1, most: 24, range: '1 to 24 V' }}
-          onCommit={(v) => set('Tester', (j) => void (j.tester.volts = v))}
+          onCommit={(v) => edit('Tester', (draft) => void (draft.drawer.tester.volts = v))}
         />
         <NumberField
           label="Its resistor"
           unit="ohm"
-          figure={job.tester.ohms}
-          limits={{ least: 100, most: 1e5, range: '100 Ω to 100 kΩ' }}
-          onCommit={(ohms) => set('Tester', (j) => void (j.tester.ohms = ohms))}
+          figure={layout.drawer.tester.ohms}
+          limits={{ least: 1, most: 1e5, range: '1 Ω to 100 kΩ' }}
+          onCommit={(ohms) => edit('Tester', (draft) => void (draft.drawer.tester.ohms = ohms))}
         />
       </div>
       {answer && (

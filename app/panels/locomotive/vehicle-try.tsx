@@ -1,9 +1,10 @@
-import { lampName } from '../../../core/document/lamp-name';
+import { lampName } from '../../../core/kinds/locomotive/lamp-name';
 import { SHOWN } from '../../../core/light/lamp-light';
 import { NumberField } from '../../fields/number-field';
 import { UnmarkedLamp } from './unmarked-lamp';
-import { useVehicleEdit, type VehiclePanelProps } from './vehicle-panel';
-import type { ThrottleSweep } from '../../../core/study/locomotive/throttle-sweep';
+import { useLayoutStore } from '../../store/layout-store';
+import type { VehiclePanelProps } from './vehicle-panel';
+import type { ThrottleSweep } from '../../../core/study/throttle-sweep';
 
 interface VehicleTryProps extends VehiclePanelProps {
   readonly sweep: ThrottleSweep | null;
@@ -12,8 +13,8 @@ interface VehicleTryProps extends VehiclePanelProps {
 const percent = (share: number | null): string => (share === null ? '–' : `${Math.round(share * 100)} %`);
 
 /** From which throttle each lamp shows; the person's tester, and an unmarked lamp's polarity by it. */
-export function VehicleTry({ jobId, job, sweep, solved }: VehicleTryProps) {
-  const set = useVehicleEdit(jobId);
+export function VehicleTry({ job, sweep, solved }: VehicleTryProps) {
+  const edit = useLayoutStore((s) => s.edit);
   const onDc = solved.vehicle.supply.kind === 'dc-track';
   return (
     <div className="choices">
@@ -62,19 +63,19 @@ export function VehicleTry({ jobId, job, sweep, solved }: VehicleTryProps) {
         <NumberField
           label="Battery"
           unit="volt"
-          figure={job.tester.volts}
+          figure={solved.vehicle.layout.drawer.tester.volts}
           limits={{ least: 1, most: 24, range: '1 to 24 V' }}
-          onCommit={(v) => set('Tester', (j) => void (j.tester.volts = v))}
+          onCommit={(v) => edit('Tester', (draft) => void (draft.drawer.tester.volts = v))}
         />
         <NumberField
           label="Its resistor"
           unit="ohm"
-          figure={job.tester.ohms}
-          limits={{ least: 100, most: 1e5, range: '100 Ω to 100 kΩ' }}
-          onCommit={(ohms) => set('Tester', (j) => void (j.tester.ohms = ohms))}
+          figure={solved.vehicle.layout.drawer.tester.ohms}
+          limits={{ least: 1, most: 1e5, range: '1 Ω to 100 kΩ' }}
+          onCommit={(ohms) => edit('Tester', (draft) => void (draft.drawer.tester.ohms = ohms))}
         />
       </div>
-      <UnmarkedLamp tester={job.tester} />
+      <UnmarkedLamp tester={solved.vehicle.layout.drawer.tester} />
     </div>
   );
 }

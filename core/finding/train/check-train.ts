@@ -1,5 +1,6 @@
+import { attemptPatches } from '../../document/gate';
+import { change } from '../../document/patch';
 import { gravestFirst } from '../gravest-first';
-import { soundRemedies } from '../sound-remedies';
 import { oneSupply } from './one-supply';
 import { tailLamps } from './tail-lamps';
 import { trainInrushRule } from './train-inrush';
@@ -17,8 +18,19 @@ export const trainRules: readonly TrainRule[] = [
   tailLamps,
 ];
 
-/** Judges a train, the gravest first. */
+/** Judges a train, the gravest first; cures that leave a layout which cannot be saved are none. */
 export function checkTrain(bench: TrainBench): Finding[] {
-  const found = trainRules.flatMap((r) => r.judge(bench));
-  return gravestFirst(soundRemedies(bench.layout, found));
+  const found = trainRules.flatMap((rule) =>
+    rule.judge(bench).map(({ cures = [], subject = {}, ...judgement }): Finding => ({
+      ...judgement,
+      subject,
+      rule: rule.id,
+      remedies: cures.flat().flatMap(({ label, recipe }) => {
+        const { layout, patches } = change(bench.layout, recipe);
+        const name = typeof label === 'string' ? label : label(layout);
+        return attemptPatches(bench.layout, patches).ok ? [{ label: name, patches }] : [];
+      }),
+    })),
+  );
+  return gravestFirst(found);
 }

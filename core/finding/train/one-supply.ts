@@ -10,7 +10,6 @@ export const oneSupply: TrainRule = {
     return [
       {
         id: 'one-supply',
-        rule: 'one-supply',
         severity: 'mind' as const,
         title: 'Made for different supplies',
         sentence: `The coaches of this train are made for ${tracks.length} supplies: ${names.join(', ')}.`,
@@ -18,8 +17,7 @@ export const oneSupply: TrainRule = {
           'Only one kind of supply is on a track at a time. A coach made for another may stay dark, flicker, or get more than its parts bear.',
         paths: tracks.map((d) => ['supplies', d.supplyId]),
         terminals: [],
-        figures: { supplies: tracks.length },
-        remedies: [],
+        figures: [{ is: tracks.length, limit: 1, unit: 'pieces' as const }],
       },
     ];
   },

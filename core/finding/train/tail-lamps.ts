@@ -1,69 +1,92 @@
-import { change } from '../../document/patch';
-import { addTailLamps } from '../../study/hang-lamps';
-import { coachIn } from '../../document/jobs';
-import type { Finding } from '../finding';
+import { switchOf } from '../../document/line-stages';
+import { isFed } from '../../study/drive';
+import { usualState } from '../../study/states';
+import { kindOf } from '../../kinds';
+import { setAt } from '../cures';
+import { stageId } from '../../document/line-stages';
+import type { CarEnd, TailLamp } from '../../kinds/job-kind';
 import type { TrainCar } from '../../study/train';
+import type { Layout } from '../../document/layout';
+import type { Judgement } from '../finding';
 import type { TrainRule } from './train-rule';
 
-/** Which end of a coach looks backwards in its train. */
-export const rearEnd = (car: Pick<TrainCar, 'turned'>): 'left' | 'right' => (car.turned ? 'left' : 'right');
+/** Which end of a vehicle looks backwards in its train. */
+export const rearEnd = (car: Pick<TrainCar, 'turned'>): CarEnd => (car.turned ? 'left' : 'right');
 
-const tailsAt = ({ job }: TrainCar, end: 'left' | 'right') =>
-  Object.values(job.lamps).filter(
-    (l) =>
-      l.role === 'tail' && (end === 'left') === l.placeMillimetres < job.dimensions.lengthMillimetres / 2,
-  );
+const tailsOf = ({ job }: TrainCar): readonly TailLamp[] => kindOf(job.kind).tails(job);
+
+/** Tail lamps that shine where another vehicle is coupled. */
+function wrongIn(layout: Layout, car: TrainCar, isLast: boolean): TailLamp[] {
+  const { job } = car;
+  const supply = layout.supplies[job.supplyId];
+  const state = usualState({ job, supply });
+  return tailsOf(car).filter((tail) => {
+    const { circuitId } = job.lamps[tail.lampId];
+    const rear = tail.end === rearEnd(car);
+    if (rear ? isLast : !tail.always) return false;
+    return circuitId !== null && isFed(job, circuitId, state);
+  });
+}
 
 /** A train shows its tail lamps at its end, and nowhere else. */
 export const tailLamps: TrainRule = {
   id: 'tail-lamps',
   judge({ layout, study }) {
     const { cars } = study;
-    if (cars.length === 0) return [];
-    const last = cars[cars.length - 1];
-    const findings: Finding[] = [];
-    if (tailsAt(last, rearEnd(last)).length === 0) {
+    const last = cars.at(-1);
+    if (!last) return [];
+    const findings: Judgement[] = [];
+    if (!tailsOf(last).some((t) => t.end === rearEnd(last))) {
+      const fit = kindOf(last.job.kind).fitTails;
       findings.push({
         id: 'tail-lamps none',
-        rule: 'tail-lamps',
-        severity: 'note' as const,
+        severity: 'note',
         title: 'The train ends without tail lamps',
-        sentence: `${last.job.name} is the last of ${cars.length} coaches and has no tail lamp at its ${rearEnd(last)} end.`,
+        sentence: `${last.job.name} is the last of ${cars.length} vehicles and has no tail lamp at its ${rearEnd(last)} end.`,
         reason:
           'Two red lamps at the end say that the train is whole; a switch turns them off when a coach is coupled behind.',
         paths: [['jobs', last.id, 'lamps']],
         terminals: [],
-        figures: { cars: cars.length },
-        remedies: [
-          { label: 'Fit two, with a switch', patches: addTailLamps(layout, last.id, rearEnd(last)).patches },
-        ],
+        figures: [{ is: 0, limit: 2, unit: 'pieces' }],
+        cures: fit
+          ? [
+              {
+                label: 'Fit two, with a switch',
+                recipe: (draft) => {
+                  for (const { path, value } of fit(layout, last.id, rearEnd(last)))
+                    setAt(draft, path, value);
+                },
+              },
+            ]
+          : [],
       });
     }
     for (const car of cars) {
-      const wrong = (['left', 'right'] as const)
-        .filter((end) => !(car === last && end === rearEnd(car)))
-        .flatMap((end) => tailsAt(car, end))
-        .filter((l) => l.groupId !== null && car.job.groups[l.groupId].switch?.on !== false);
+      const wrong = wrongIn(layout, car, car === last);
       if (wrong.length === 0) continue;
-      const groups = [...new Set(wrong.map((l) => l.groupId!))].filter((g) => car.job.groups[g].switch);
+      const switched = [...new Set(wrong.map((t) => car.job.lamps[t.lampId].circuitId!))].flatMap(
+        (id) => switchOf(car.job, id) ?? [],
+      );
       findings.push({
         id: `tail-lamps ${car.carId}`,
-        rule: 'tail-lamps',
-        severity: 'mind' as const,
+        severity: 'mind',
         title: 'Tail lamps shine inside the train',
-        sentence: `${wrong.length} tail lamps of ${car.job.name} are on where another coach is coupled.`,
+        sentence: `${wrong.length} tail lamps of ${car.job.name} are on where another vehicle is coupled.`,
         reason: 'Tail lamps belong to the very end; those in between are switched off.',
-        paths: [['jobs', car.id, 'groups']],
+        paths: [['jobs', car.id, 'lines']],
         terminals: [],
-        figures: { lamps: wrong.length },
-        remedies:
-          groups.length > 0
+        figures: [{ is: wrong.length, limit: 0, unit: 'pieces' }],
+        cures:
+          switched.length > 0
             ? [
                 {
                   label: 'Switch them off',
-                  patches: change(layout, (draft) => {
-                    for (const g of groups) coachIn(draft, car.id).groups[g].switch!.on = false;
-                  }).patches,
+                  recipe: (draft) => {
+                    for (const { lineId } of switched) {
+                      const stage = stageId(car.job.lines[lineId], 'switch');
+                      setAt(draft, ['jobs', car.id, 'lines', lineId, 'stages', stage, 'on'], false);
+                    }
+                  },
                 },
               ]
             : [],

@@ -1,6 +1,5 @@
-import { change } from '../../document/patch';
 import { formatQuantity } from '../../quantity/format';
-import { sourceName } from '../names';
+import { sourceName } from '../about';
 import type { TrainRule } from './train-rule';
 
 /** All reservoirs charging at once, against what the booster bears before it trips. */
@@ -14,7 +13,6 @@ export const trainInrushRule: TrainRule = {
       return [
         {
           id: `train-inrush ${rush.supplyId}`,
-          rule: 'train-inrush',
           severity: 'stop' as const,
           title: 'Charging together trips the supply',
           sentence: `When ${supply.name} comes on, the train draws up to ${formatQuantity(rush.peakAmps, 'amp')}, and more than ${formatQuantity(rush.limitAmps, 'amp')} for ${formatQuantity(rush.overSeconds, 'second')}; the ${sourceName(supply)} trips after ${formatQuantity(rush.tripSeconds, 'second')}.`,
@@ -22,21 +20,17 @@ export const trainInrushRule: TrainRule = {
             'Every empty reservoir is a short for a moment, and those of a train are empty together. Larger charge resistors, or reservoirs that begin one after another, keep the sum low.',
           paths: [['trains', study.trainId, 'staggerSeconds']],
           terminals: [],
-          figures: {
-            peakAmps: rush.peakAmps,
-            overSeconds: rush.overSeconds,
-            limitAmps: rush.limitAmps,
-            tripSeconds: rush.tripSeconds,
-          },
-          remedies:
+          figures: [
+            { is: rush.peakAmps, limit: rush.limitAmps, unit: 'amp' as const },
+            { is: rush.overSeconds, limit: rush.tripSeconds, unit: 'second' as const },
+          ],
+          cures:
             needed === null
               ? []
               : [
                   {
                     label: `Begin to charge ${formatQuantity(needed, 'second')} after one another`,
-                    patches: change(layout, (draft) => {
-                      draft.trains[study.trainId].staggerSeconds = needed;
-                    }).patches,
+                    recipe: (draft) => void (draft.trains[study.trainId].staggerSeconds = needed),
                   },
                 ],
         },

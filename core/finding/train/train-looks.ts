@@ -1,6 +1,6 @@
 import { SEEN_COLOUR, SEEN_LIGHTNESS } from '../../light/difference';
-import { isSeen } from '../../study/match-train';
-import { commonCar, matchBeside } from '../../study/train';
+
+import { commonCar, isSeen, matchBeside } from '../../study/train';
 import type { TrainRule } from './train-rule';
 
 /** Coaches that an eye beside the track sees differ from the rest, by brightness or by colour. */
@@ -15,7 +15,7 @@ export const trainLooks: TrainRule = {
         const car = study.cars.find((c) => c.carId === m.carId)!;
         const colour = m.colour >= SEEN_COLOUR;
         const bright = m.lightness >= SEEN_LIGHTNESS;
-        const dark = !(car.litLux > 0);
+        const dark = !((car.look?.lux ?? 0) > 0);
         const words = [
           ...(bright ? [dark ? 'dark' : m.brighter ? 'brighter' : 'dimmer'] : []),
           ...(colour ? [m.word] : []),
@@ -27,7 +27,6 @@ export const trainLooks: TrainRule = {
         return [
           {
             id: `train-looks ${m.carId}`,
-            rule: 'train-looks',
             severity: 'mind' as const,
             title: `${car.job.name} is ${words}`,
             sentence: `It differs from ${common.job.name} by ${figures}.`,
@@ -35,8 +34,10 @@ export const trainLooks: TrainRule = {
               'One coach that differs is what the eye finds first in a train. “Match all to this one” changes lamps, tints and resistors of the others; or make it a choice, and leave it.',
             paths: [['jobs', car.id]],
             terminals: [],
-            figures: { lightness: m.lightness, colour: m.colour },
-            remedies: [],
+            figures: [
+              { is: m.lightness, limit: SEEN_LIGHTNESS, unit: 'of 100' as const },
+              { is: m.colour, limit: SEEN_COLOUR, unit: 'times' as const },
+            ],
           },
         ];
       });

@@ -1,5 +1,5 @@
 import { formatQuantity } from '../../quantity/format';
-import { sourceName } from '../names';
+import { sourceName } from '../about';
 import type { TrainRule } from './train-rule';
 
 /** Supplies are loaded to 80 % at most (common practice, no source). */
@@ -17,16 +17,14 @@ export const trainOverload: TrainRule = {
       return [
         {
           id: `train-overload ${draw.supplyId}`,
-          rule: 'train-overload',
           severity: over ? ('stop' as const) : ('mind' as const),
           title: over ? 'The train draws too much' : 'The train draws most of the supply',
-          sentence: `${draw.cars} coaches draw ${formatQuantity(draw.amps, 'amp')} from ${supply.name}; its ${sourceName(supply)} gives ${formatQuantity(limitAmps, 'amp')}, of which ${formatQuantity(MOST_SHARE * limitAmps, 'amp')} are for use.`,
+          sentence: `${draw.cars} vehicles draw ${formatQuantity(draw.amps, 'amp')} from ${supply.name}; its ${sourceName(supply)} gives ${formatQuantity(limitAmps, 'amp')}, of which ${formatQuantity(MOST_SHARE * limitAmps, 'amp')} are for use.`,
           reason:
             'The locomotive wants its share too. Higher resistors dim the coaches little to the eye: half the light is barely noticed.',
           paths: [['supplies', draw.supplyId]],
           terminals: [],
-          figures: { amps: draw.amps, limitAmps, mostShare: MOST_SHARE },
-          remedies: [],
+          figures: [{ is: draw.amps, limit: limitAmps, unit: 'amp' as const }],
         },
       ];
     }),

@@ -1,7 +1,7 @@
 import type { Layout } from '../../document/layout';
 import type { TrainInrush } from '../../study/train-inrush';
 import type { TrainStudy } from '../../study/train';
-import type { Finding } from '../finding';
+import type { Judgement } from '../finding';
 
 /** What is judged about a train as a whole. */
 export interface TrainBench {
@@ -14,5 +14,5 @@ export interface TrainBench {
 /** One rule about trains: one file a rule, listed in `check-train.ts`. */
 export interface TrainRule {
   readonly id: string;
-  judge(bench: TrainBench): Finding[];
+  judge(bench: TrainBench): Judgement[];
 }

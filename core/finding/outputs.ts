@@ -1,0 +1,35 @@
+import { decoderTypes, type DecoderOutput } from '../part/decoder-type';
+import type { AnyJob, Layout } from '../document/layout';
+import type { Draft } from 'immer';
+
+/** Outputs for lamps that nothing hangs on and nothing lights, by key, by stepping or in turn. */
+export function freeOutputs({ decoder, lines }: Pick<AnyJob, 'decoder' | 'lines'>): DecoderOutput[] {
+  if (!decoder) return [];
+  const taken = new Set<string>([
+    ...Object.values(lines).flatMap((l) => (l.from.kind === 'output' ? [l.from.output] : [])),
+    ...Object.entries(decoder.outputs).flatMap(([id, o]) => (o.keys.length > 0 ? [id] : [])),
+    ...(decoder.stepped?.outputs ?? []),
+    ...decoder.exclusive,
+  ]);
+  return decoderTypes[decoder.type].outputs.filter((o) => o.level === 'full' && !taken.has(o.id));
+}
+
+/** Moves what hangs on an output, and what the table says of it, to another. */
+export function moveOutput(
+  draft: Draft<Layout>,
+  jobId: string,
+  from: `out${number}`,
+  to: `out${number}`,
+): void {
+  const { decoder, lines } = draft.jobs[jobId];
+  if (!decoder) return;
+  if (Object.hasOwn(decoder.outputs, from)) {
+    decoder.outputs[to] = decoder.outputs[from];
+    Reflect.deleteProperty(decoder.outputs, from);
+  }
+  const moved = (ids: string[]): `out${number}`[] => ids.map((o) => (o === from ? to : o) as `out${number}`);
+  decoder.exclusive = moved(decoder.exclusive);
+  if (decoder.stepped) decoder.stepped.outputs = moved(decoder.stepped.outputs);
+  for (const line of Object.values(lines))
+    if (line.from.kind === 'output' && line.from.output === from) line.from.output = to;
+}

@@ -1,0 +1,5 @@
+import type { LocomotiveRecord } from '../../kinds/locomotive/record';
+
+/** Height of the underside above the rail, in millimetres. */
+export const undersideAboveRail = (body: Pick<LocomotiveRecord['body'], 'wheelMillimetres'>): number =>
+  body.wheelMillimetres;

@@ -1,0 +1,230 @@
+import { lampBodies } from '../../part/lamp-body';
+import { plugs } from '../../part/plug';
+import { resistorBodies } from '../../part/resistor';
+import { endNames, type End } from '../../document/ends';
+import { inOrder } from '../../document/in-order';
+import { lampNames } from './lamp-name';
+import { isHead, isTail, lampRoles } from '../../document/lamp-roles';
+import { stageOf } from '../../document/line-stages';
+import { resistorsOf } from '../../document/presets';
+import type { LocomotiveRecord } from './record';
+
+/** A step of the fitting, with its figure and whether it can be undone. */
+export interface FitStep {
+  readonly id: string;
+  readonly says: string;
+  readonly undone: 'can' | 'cannot';
+}
+
+/** Something that does not go where it should. */
+export interface FitClash {
+  readonly id: string;
+  readonly says: string;
+  /** What it takes, and what there is, in millimetres. */
+  readonly takesMillimetres: number;
+  readonly hasMillimetres: number;
+  readonly cure: string;
+}
+
+/** A place where light may get out where it should not. */
+export interface DarkPlace {
+  readonly id: string;
+  readonly says: string;
+  readonly tested: boolean;
+}
+
+export interface VehicleFit {
+  readonly steps: readonly FitStep[];
+  readonly clashes: readonly FitClash[];
+  readonly darkPlaces: readonly DarkPlace[];
+  /** Diameter of the leads of each end laid together, in millimetres. */
+  readonly bundles: Readonly<Record<End, number>>;
+}
+
+/** Room the leads of a lamp take to bend behind it, in millimetres (common practice, no source). */
+const BEND = 1.5;
+/** Round wires laid together take this much more than their bare area (loose bundle, common practice, no source). */
+const PACKING = 1.3;
+/** Air between a lamp and its light pipe. */
+const AIR = 0.3;
+/** Two lamps nearer than this, in lamp diameters, shine into one another’s lens (common practice, no source). */
+const NEIGHBOUR = 2.5;
+const DRILL_STEP = 0.1;
+
+const upTo = (mm: number): number => Number((Math.ceil(mm / DRILL_STEP - 1e-9) * DRILL_STEP).toFixed(1));
+const one = (mm: number): string => `${Number(mm.toFixed(1))} mm`;
+
+/**
+ * Whether lamps, leads, resistors and plug go where they should, what to drill, what to shorten and
+ * where light may leak; from the dimensions alone. A bundle of n leads of diameter d takes
+ * d sqrt(n packing).
+ */
+export function vehicleFit(job: LocomotiveRecord): VehicleFit {
+  const steps: FitStep[] = [];
+  const clashes: FitClash[] = [];
+  const { fit, body } = job;
+  const names = lampNames(job);
+  for (const lamp of inOrder(job.lamps)) {
+    const shape = lampBodies[lamp.body];
+    const name = names.get(lamp.id)!;
+    if (lampRoles[lamp.role].inside) {
+      steps.push({
+        id: `inside ${lamp.id}`,
+        undone: 'can',
+        says: `${name}: stick it under the roof or the floor, no hole.`,
+      });
+      continue;
+    }
+    if (lamp.way === 'drill') {
+      const chip = lamp.body.startsWith('chip');
+      const hole = upTo(chip ? lamp.lensMillimetres : shape.bodyMillimetres);
+      steps.push({
+        id: `drill ${lamp.id}`,
+        undone: 'cannot',
+        says: chip
+          ? `${name}: drill ${one(hole)} for the lens; the chip sits behind it in a pocket ${one(upTo(shape.bodyMillimetres))} across.`
+          : `${name}: drill ${one(hole)} for the ${shape.name.toLowerCase()}, through ${one(body.wallMillimetres)} of wall.`,
+      });
+      if (!chip && lamp.lensMillimetres < shape.lensMillimetres - 0.05)
+        clashes.push({
+          id: `lens ${lamp.id}`,
+          says: `${name}: its ${shape.name.toLowerCase()} is ${one(shape.lensMillimetres)} across, the lens wanted ${one(lamp.lensMillimetres)}.`,
+          takesMillimetres: shape.lensMillimetres,
+          hasMillimetres: lamp.lensMillimetres,
+          cure: 'A smaller body, or a chip behind a hole of the wanted size.',
+        });
+    } else
+      steps.push({
+        id: `sits ${lamp.id}`,
+        undone: 'can',
+        says: `${name}: sits on what is there, nothing is drilled.`,
+      });
+    const behind = shape.depthMillimetres - (lamp.way === 'drill' ? body.wallMillimetres : 0) + BEND;
+    if (behind > fit.clearanceMillimetres)
+      clashes.push({
+        id: `depth ${lamp.id}`,
+        says: `${name} and the bend of its leads take ${one(behind)} behind the wall; motor, weight or glazing leave ${one(fit.clearanceMillimetres)}.`,
+        takesMillimetres: behind,
+        hasMillimetres: fit.clearanceMillimetres,
+        cure: `File or move what is behind by ${one(behind - fit.clearanceMillimetres)}, or take a flatter lamp.`,
+      });
+    if (fit.pipeLengthMillimetres > 0) {
+      const off = shape.depthMillimetres + AIR - (fit.clearanceMillimetres - fit.pipeLengthMillimetres);
+      if (off > 0 && off < fit.pipeLengthMillimetres)
+        steps.push({
+          id: `pipe ${lamp.id}`,
+          undone: 'cannot',
+          says: `${name}: shorten its light pipe by ${one(upTo(off))}, then the lamp sits behind it with ${one(AIR)} of air.`,
+        });
+    }
+  }
+  const bundles = Object.fromEntries(endNames.map((e) => [e, bundle(job, e)])) as Record<End, number>;
+  for (const end of endNames) {
+    if (bundles[end] <= fit.boreMillimetres) continue;
+    clashes.push({
+      id: `bundle ${end}`,
+      says: `The leads of end ${end} together are ${one(bundles[end])} thick; the narrowest bore is ${one(fit.boreMillimetres)}.`,
+      takesMillimetres: bundles[end],
+      hasMillimetres: fit.boreMillimetres,
+      cure: 'Join the plus sides at the lamps and lead one wire through, use thinner wire, or open the bore.',
+    });
+  }
+  passing(job, clashes, steps);
+  for (const line of inOrder(job.lines)) {
+    const steering = stageOf(line, 'steering');
+    if (steering?.left === 'bridged')
+      steps.push({
+        id: `bridge ${line.id}`,
+        undone: 'can',
+        says: `${line.name}: a wire across the old diode.`,
+      });
+    if (steering?.left === 'removed')
+      steps.push({
+        id: `remove ${line.id}`,
+        undone: 'cannot',
+        says: `${line.name}: the old diode comes out; keep it in the box.`,
+      });
+  }
+  return { steps, clashes, darkPlaces: darkPlaces(job), bundles };
+}
+
+/** Thickness of the leads that leave an end, laid together. */
+function bundle(job: LocomotiveRecord, end: End): number {
+  const areas = Object.values(job.lamps)
+    .filter((l) => l.end === end && !lampRoles[l.role].inside)
+    .map((l) => 2 * lampBodies[l.body].leadMillimetres ** 2);
+  return Math.sqrt(PACKING * areas.reduce((a, b) => a + b, 0));
+}
+
+/** What has to pass a hole after it is soldered: resistors where they sit at the lamp, and the plug. */
+function passing(job: LocomotiveRecord, clashes: FitClash[], steps: FitStep[]): void {
+  const { boreMillimetres, threadedFirst } = job.fit;
+  const plug = job.decoder ? plugs[job.decoder.plug] : null;
+  const bodies = inOrder(job.circuits)
+    .filter((c) => resistorsOf(c) !== 'none')
+    .map((c) => resistorBodies.find((b) => b.watts === c.ratedWatts)?.diameterMillimetres ?? 0);
+  const widest = Math.max(0, ...bodies);
+  if (threadedFirst) {
+    steps.push({
+      id: 'thread',
+      undone: 'can',
+      says: 'Thread the wire through its bore first, slide the heat-shrink on, then solder resistor and plug. Cut leads long, shorten later; leave slack for swivelling trucks.',
+    });
+    return;
+  }
+  if (widest > boreMillimetres)
+    clashes.push({
+      id: 'resistor-hole',
+      says: `A resistor body is ${one(widest)} across and does not pass the bore of ${one(boreMillimetres)}.`,
+      takesMillimetres: widest,
+      hasMillimetres: boreMillimetres,
+      cure: 'Thread the wire first and solder the resistor after, at its far end: it may sit in either lead.',
+    });
+  if (plug && plug.id !== 'wires') {
+    const across = Math.min(plug.widthMillimetres, plug.heightMillimetres);
+    if (across > boreMillimetres)
+      clashes.push({
+        id: 'plug-hole',
+        says: `The ${plug.name} is ${one(plug.widthMillimetres)} by ${one(plug.heightMillimetres)} and does not pass the bore of ${one(boreMillimetres)}.`,
+        takesMillimetres: across,
+        hasMillimetres: boreMillimetres,
+        cure: 'Thread the wires first, fit the plug last.',
+      });
+  }
+}
+
+/** Places to black out, each to be looked at in the dark with the body on. */
+function darkPlaces(job: LocomotiveRecord): DarkPlace[] {
+  const names = lampNames(job);
+  const places: { id: string; says: string }[] = [];
+  const lamps = inOrder(job.lamps);
+  for (const end of endNames) {
+    const own = lamps.filter((l) => l.end === end && !lampRoles[l.role].inside);
+    if (own.length > 0 && job.body.shell === 'thin-plastic' && !job.body.blackedOut)
+      places.push({
+        id: `shell ${end}`,
+        says: `The thin shell of end ${end} around ${own.length} lamps: two coats of black inside, or black tape.`,
+      });
+    own.forEach((a, i) =>
+      own.slice(i + 1).forEach((b) => {
+        if (isHead(a.role) === isHead(b.role) && isTail(a.role) === isTail(b.role)) return;
+        const apart = Math.hypot(
+          a.acrossMillimetres - b.acrossMillimetres,
+          a.heightMillimetres - b.heightMillimetres,
+        );
+        const size = Math.max(lampBodies[a.body].bodyMillimetres, lampBodies[b.body].bodyMillimetres);
+        if (apart >= NEIGHBOUR * size) return;
+        places.push({
+          id: `neighbour ${a.id} ${b.id}`,
+          says: `${names.get(a.id)} stands ${one(apart)} from ${names.get(b.id)}: a tube or a black wall between, so that one does not shine out of the other’s lens.`,
+        });
+      }),
+    );
+    if (own.length > 0)
+      places.push({
+        id: `cab ${end}`,
+        says: `Cab floor and glazing behind end ${end}: light from the lamps’ backs shows through a translucent floor.`,
+      });
+  }
+  return places.map((p) => ({ ...p, tested: job.fit.darkTested.includes(p.id) }));
+}

@@ -1,0 +1,10 @@
+import { usualCoach } from './coach/make';
+import { usualLocomotive } from './locomotive/make';
+import type { Change } from '../document/patch';
+import type { Layout } from '../document/layout';
+import type { JobKindName } from './records';
+
+/** Adds a job, as someone wants it who has said no more than what feeds it. A new kind is a line here. */
+export const makes: Readonly<
+  Record<JobKindName, (layout: Layout, supplyId: string) => Change & { readonly jobId: string }>
+> = { coach: usualCoach, locomotive: usualLocomotive };

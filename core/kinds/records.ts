@@ -1,0 +1,27 @@
+import { brokenInCoach, coachRecord, type CoachRecord } from './coach/record';
+import { locomotiveRecord, type LocomotiveRecord } from './locomotive/record';
+import type { Say } from '../document/job-record';
+
+/** The records of every kind of job. A new kind is a line here, and one in the table below. */
+export const jobRecords = [coachRecord, locomotiveRecord] as const;
+export type AnyJob = CoachRecord | LocomotiveRecord;
+export type JobKindName = AnyJob['kind'];
+
+/** What the document knows of a kind besides its record. */
+interface RecordFacts<J> {
+  /** What one of it is called in a sentence. */
+  readonly word: string;
+  /** It runs on rails, alone or in a train. */
+  readonly onRails: boolean;
+  /** Says what is wrong with one beyond its schema. */
+  broken(job: J, say: Say): void;
+}
+
+const facts: { readonly [K in JobKindName]: RecordFacts<Extract<AnyJob, { kind: K }>> } = {
+  coach: { word: 'coach', onRails: true, broken: brokenInCoach },
+  locomotive: { word: 'locomotive', onRails: true, broken: () => undefined },
+};
+
+/** The facts of a kind, ready to answer for any job of it: the record says which kind it is. */
+export const recordFacts = (kind: JobKindName): RecordFacts<AnyJob> =>
+  facts[kind] as unknown as RecordFacts<AnyJob>;

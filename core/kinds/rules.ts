@@ -1,0 +1,12 @@
+import { coachRules } from './coach/rules';
+import { locomotiveRules } from './locomotive/rules';
+import type { Rule } from '../finding/finding';
+import type { JobKindName } from './records';
+
+/** The few rules of each kind that no other kind has. A new kind is a line here. */
+const kindRules: Readonly<Record<JobKindName, readonly Rule[]>> = {
+  coach: coachRules,
+  locomotive: locomotiveRules,
+};
+
+export const rulesOf = (kind: JobKindName): readonly Rule[] => kindRules[kind];

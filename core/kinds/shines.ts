@@ -1,0 +1,13 @@
+import { coachShines } from './coach/shines';
+import { locomotiveShines } from './locomotive/shines';
+import type { LampView } from '../study/readings';
+import type { AnyJob, JobKindName } from './records';
+
+/** When the lamps of each kind are meant to shine, and how bright they look. A new kind is a line here. */
+const views: { readonly [K in JobKindName]: LampView<Extract<AnyJob, { kind: K }>> } = {
+  coach: coachShines,
+  locomotive: locomotiveShines,
+};
+
+/** The view of a kind, ready to answer for any job of it. */
+export const shinesOf = (kind: JobKindName): LampView<AnyJob> => views[kind] as unknown as LampView<AnyJob>;

@@ -1,0 +1,14 @@
+import { coachWiring } from './coach/wiring';
+import { locomotiveWiring } from './locomotive/wiring';
+import type { JobWiring } from '../assembly/laying';
+import type { AnyJob, JobKindName } from './records';
+
+/** What the laying of wires knows of each kind. A new kind is a line here. */
+const wirings: { readonly [K in JobKindName]: JobWiring<Extract<AnyJob, { kind: K }>> } = {
+  coach: coachWiring,
+  locomotive: locomotiveWiring,
+};
+
+/** The wiring of a kind, ready to answer for any job of it. */
+export const wiringOf = (kind: JobKindName): JobWiring<AnyJob> =>
+  wirings[kind] as unknown as JobWiring<AnyJob>;

@@ -1,0 +1,84 @@
+import { decoderTypes } from '../part/decoder-type';
+import { chainOf } from '../document/line-stages';
+import { supplyKind, type Controls } from '../supply';
+import { driveDecoder } from '../supply/drivers/decoder';
+import { directionIn, throttleIn, undriven, type Phase, type State } from '../supply/state';
+import { shinesOf } from '../kinds/shines';
+import { switchInput } from './states';
+import type { AnyJob } from '../document/layout';
+import type { Part } from '../assembly/assembly';
+import type { Bench } from './bench';
+
+/** How the supply is set in a state. */
+export const controlsIn = (state: State): Controls => ({
+  throttle: throttleIn(state),
+  direction: directionIn(state),
+});
+
+/** Whether a switch part lets current through in a state. */
+export function isClosed(part: Extract<Part, { kind: 'switch' }>, state: State): boolean {
+  const set = part.line === null ? undefined : state[switchInput(part.name)];
+  return typeof set === 'boolean' ? set : part.on;
+}
+
+/** Whether a decoder has the volts to work in a state: one asleep lights nothing. */
+function isAwake({ job, supply }: Pick<Bench, 'job' | 'supply'>, state: State): boolean {
+  if (!job.decoder || supply.kind !== 'dc-track') return true;
+  const { runsOnDc, wakeVolts } = decoderTypes[job.decoder.type];
+  return runsOnDc && throttleIn(state) * supplyKind(supply).highestVolts(supply) >= wakeVolts;
+}
+
+/** What drives the outputs in a state: its phases, each in slices. */
+export function phasesOf(bench: Pick<Bench, 'job' | 'supply'>, state: State): readonly Phase[] {
+  const { decoder } = bench.job;
+  return decoder && isAwake(bench, state) ? driveDecoder(decoder, state) : undriven;
+}
+
+/** Whether a circuit is fed in a phase of a state: every switch in its way is on, and its output conducts. */
+export function isFed(job: AnyJob, circuitId: string, state: State, phase: Phase | null = null): boolean {
+  return chainOf(job, job.circuits[circuitId].lineId).every((line) => {
+    const { from } = line;
+    if (
+      phase &&
+      from.kind === 'output' &&
+      job.decoder &&
+      !phase.slices.some((s) => s.conducting.has(from.output))
+    )
+      return false;
+    return Object.values(line.stages).every((stage) => {
+      if (stage.kind !== 'switch') return true;
+      const set = state[switchInput(stage.name)];
+      return typeof set === 'boolean' ? set : stage.on;
+    });
+  });
+}
+
+/**
+ * Whether one colour of a lamp is meant to shine in a phase of a state. On an output the driver says
+ * so; else its kind does. The other colour of a two-colour lamp is meant for the other way.
+ */
+export function shouldShine(
+  job: AnyJob,
+  lampId: string,
+  second: boolean,
+  state: State,
+  phase: Phase,
+): boolean {
+  const { circuitId } = job.lamps[lampId];
+  if (circuitId === null || !isFed(job, circuitId, state, phase)) return false;
+  const [root] = chainOf(job, job.circuits[circuitId].lineId);
+  if (root.from.kind === 'output' && job.decoder) return !second;
+  return shinesOf(job.kind).shines(job, lampId, state, second);
+}
+
+/** Two phases with the same key drive the circuit alike. */
+export function driveKey(bench: Bench, state: State, phase: Phase): string {
+  const slices = phase.slices
+    .filter((s) => s.share > 0)
+    .map((s) => [s.share, [...s.conducting].sort()] as const);
+  const switches = bench.assembly.parts.flatMap((p) => (p.kind === 'switch' ? [isClosed(p, state)] : []));
+  const set = supplyKind(bench.supply)
+    .inputs(bench.supply)
+    .map((i) => state[i.id] ?? i.usual);
+  return JSON.stringify([slices, switches, set]);
+}

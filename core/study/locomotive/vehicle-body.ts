@@ -1,5 +1,0 @@
-import type { LocomotiveRecord } from '../../document/locomotive-record';
-
-/** Height of the underside above the rail, in millimetres. */
-export const undersideAboveRail = (body: Pick<LocomotiveRecord['body'], 'wheelMillimetres'>): number =>
-  body.wheelMillimetres;

@@ -1,0 +1,246 @@
+import { dieElement, dieNodes } from '../assembly/elements';
+import { elementId } from '../assembly/element-id';
+import { shines, terminalKey, type Part, type ShiningPart } from '../assembly/assembly';
+import { GROUND } from '../circuit/netlist';
+import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
+import { shinesOf } from '../kinds/shines';
+import { bulbLumens } from '../part/bulb';
+import { lumensAt, type LedPart } from '../part/led';
+import { tints } from '../part/tint';
+import { tintedLight } from '../light/tinted';
+import { worstFlicker } from '../light/flicker';
+import type { Lowered } from '../assembly/lower';
+import type { Spread } from '../circuit/average';
+import type { Plan } from '../circuit/plan';
+import type { Bench } from './bench';
+import type { DieReading, PartReading, Readings } from './readings';
+
+/** One colour of a lamp, or a bulb, and where its figures stand. */
+interface Die {
+  readonly part: ShiningPart;
+  readonly second: boolean;
+  readonly led: LedPart | null;
+  readonly share: number;
+  readonly xy: { readonly x: number; readonly y: number };
+  at: number;
+}
+
+/** Figures of the supply before those of the parts. */
+const HEAD = 3;
+/** Figures of each die, and of each measured part. */
+const PER_DIE = 4;
+const PER_PART = 3;
+
+type Measured = Extract<
+  Part,
+  { kind: 'resistor' | 'fuse' | 'limiter' | 'regulator' | 'electrolytic' | 'bridge' | 'diode' }
+>;
+const measures = (part: Part): part is Measured =>
+  ['resistor', 'fuse', 'limiter', 'regulator', 'electrolytic', 'bridge', 'diode'].includes(part.kind);
+
+/** The probes on a laid-out job, and what their figures mean. */
+export class Meter {
+  readonly dies: readonly Die[];
+  readonly parts: readonly Measured[];
+  readonly outputs: readonly string[];
+  private readonly live: readonly Part[];
+
+  constructor(
+    private readonly bench: Bench,
+    private readonly lowered: Lowered,
+  ) {
+    const { job, assembly } = bench;
+    const out = new Set(lowered.leftOut);
+    this.live = assembly.parts.filter((p) => !out.has(p.id));
+    this.parts = this.live.filter(measures);
+    this.dies = this.live.filter(shines).flatMap((part): Die[] => {
+      const tint = tints[job.lamps[part.lamp!].tint];
+      const die = (led: LedPart | null, second: boolean): Die => {
+        const colour = part.kind === 'bulb' ? { kelvin: part.bulb.kelvin } : led!.colour;
+        const { share, x, y } = tintedLight(colour, tint);
+        return { part, second, led, share, xy: { x, y }, at: 0 };
+      };
+      if (part.kind === 'bulb') return [die(null, false)];
+      return part.second ? [die(part.led, false), die(part.second, true)] : [die(part.led, false)];
+    });
+    const decoder = this.live.find((p) => p.kind === 'decoder');
+    // One that is out of its socket has none.
+    const built = new Set(lowered.netlist.elements.map((e) => e.id));
+    this.outputs = decoder
+      ? decoder.outputs.map((o) => o.id).filter((id) => built.has(elementId('x', 'decoder', id)))
+      : [];
+  }
+
+  /** Index of the figure of the light of each die, for what follows it over time. */
+  get lightAt(): readonly number[] {
+    return this.dies.map((d) => d.at + 3);
+  }
+
+  probes(plan: Plan): Probe[] {
+    const at = (part: string, terminal: string): string =>
+      this.lowered.nodeOf.get(terminalKey({ part, terminal })) ?? GROUND;
+    const between = (part: string, plus: string, minus: string): Probe =>
+      voltageProbe(plan, at(part, plus), at(part, minus));
+    // Rails that nothing feeds deliver nothing.
+    const supply: Probe = plan.netlist.elements.some((e) => e.id === 'r_supply')
+      ? currentProbe(plan, 'r_supply')
+      : () => 0;
+    const rails = between('rails', 'right', 'left');
+    const list: Probe[] = [
+      (s, t) => Math.abs(supply(s, t)),
+      (s, t) => supply(s, t) ** 2,
+      (s, t) => Math.abs(rails(s, t)),
+    ];
+    for (const end of this.bench.assembly.lines)
+      list.push(
+        voltageProbe(plan, at(end.plus.part, end.plus.terminal), at(end.minus.part, end.minus.terminal)),
+      );
+    for (const part of this.parts) list.push(...this.partProbes(plan, part, between));
+    for (const id of this.outputs) list.push(currentProbe(plan, elementId('x', 'decoder', id)));
+    for (const die of this.dies) {
+      die.at = list.length;
+      list.push(...this.dieProbes(plan, die, at));
+    }
+    return list;
+  }
+
+  /** Light of all lamps together, in lumens, a filament's by what it carries at the moment. */
+  totalLight(plan: Plan): Probe {
+    const own = this.dies.map(({ part, second, led, share }): Probe => {
+      const amps = currentProbe(plan, dieElement(part, second ? 1 : 0));
+      if (part.kind === 'bulb') {
+        const { bulb } = part;
+        return (s, t) => share * bulbLumens(bulb, (Math.abs(amps(s, t)) / bulb.amps) * bulb.volts);
+      }
+      return (s, t) => share * lumensAt(led!, amps(s, t));
+    });
+    return (s, t) => own.reduce((sum, light) => sum + light(s, t), 0);
+  }
+
+  private partProbes(
+    plan: Plan,
+    part: Measured,
+    between: (part: string, plus: string, minus: string) => Probe,
+  ): [Probe, Probe, Probe] {
+    const none: Probe = () => 0;
+    switch (part.kind) {
+      case 'resistor': {
+        const { ohms } = part;
+        const amps = currentProbe(plan, elementId('r', part.id));
+        return [amps, (s, t) => amps(s, t) * ohms, (s, t) => amps(s, t) ** 2 * ohms];
+      }
+      case 'fuse': {
+        const amps = currentProbe(plan, elementId('r', part.id));
+        const across = between(part.id, 'one', 'two');
+        return [amps, across, (s, t) => amps(s, t) * across(s, t)];
+      }
+      case 'limiter': {
+        const amps = currentProbe(plan, elementId('x', part.id));
+        const across = between(part.id, 'in', 'out');
+        return [amps, across, (s, t) => amps(s, t) * across(s, t)];
+      }
+      case 'regulator': {
+        const amps = currentProbe(plan, elementId('x', part.id));
+        const across = between(part.id, 'in', 'out');
+        const whole = between(part.id, 'in', 'common');
+        const own = part.quiescentAmps;
+        return [amps, across, (s, t) => amps(s, t) * across(s, t) + own * Math.max(0, whole(s, t))];
+      }
+      case 'electrolytic':
+        return [none, between(part.id, 'plus', 'minus'), none];
+      // What stands behind it, for what it takes of the rails.
+      case 'bridge':
+        return [none, between(part.id, 'plus', 'minus'), none];
+      case 'diode': {
+        const node = this.lowered.nodeOf.get(`${part.id}.cathode`) ?? GROUND;
+        const left = this.lowered.nodeOf.get('rails.left') ?? GROUND;
+        return [none, voltageProbe(plan, node, left), none];
+      }
+    }
+  }
+
+  private dieProbes(
+    plan: Plan,
+    { part, second, led, share }: Die,
+    at: (part: string, terminal: string) => string,
+  ): [Probe, Probe, Probe, Probe] {
+    const die = second ? 1 : 0;
+    const amps = currentProbe(plan, dieElement(part, die));
+    const node = (terminal: string): string => at(part.id, terminal);
+    if (part.kind === 'bulb') {
+      const volts = voltageProbe(plan, node('one'), node('two'));
+      // A filament is too slow to follow: its light comes of the squares.
+      return [amps, volts, (s, t) => amps(s, t) ** 2, (s, t) => volts(s, t) ** 2];
+    }
+    const outer = second ? [node('cathode'), node('anode')] : [node('anode'), node('cathode')];
+    const volts = voltageProbe(plan, outer[0], outer[1]);
+    const own = dieNodes(part, die, node);
+    const inside = own[0] === outer[0] && own[1] === outer[1] ? volts : voltageProbe(plan, own[0], own[1]);
+    return [amps, volts, inside, (s, t) => share * lumensAt(led!, amps(s, t))];
+  }
+
+  /**
+   * What the figures of a period mean.
+   * @param light figures of the light of each die over one period, where flicker is asked
+   */
+  read(
+    spreads: readonly Spread[],
+    rest: Pick<Readings, 'period' | 'stored'>,
+    light: readonly (readonly (readonly [number, number])[])[] | null,
+  ): Readings {
+    const { bench, dies, parts, outputs } = this;
+    const lines = new Map<string, Spread>();
+    bench.assembly.lines.forEach((end, i) => {
+      if (!lines.has(end.line)) lines.set(end.line, spreads[HEAD + i]);
+    });
+    const partsAt = HEAD + bench.assembly.lines.length;
+    const outputsAt = partsAt + PER_PART * parts.length;
+    const view = shinesOf(bench.job.kind);
+    return {
+      ...rest,
+      supplyAmps: spreads[0],
+      supplyRmsAmps: Math.sqrt(Math.max(0, spreads[1].mean)),
+      railVolts: spreads[2],
+      lines,
+      parts: new Map(
+        parts.map((part, i): [string, PartReading] => {
+          const [amps, across, watts] = spreads.slice(partsAt + PER_PART * i, partsAt + PER_PART * (i + 1));
+          return [part.id, { amps, across, watts: watts.mean }];
+        }),
+      ),
+      outputAmps: new Map(outputs.map((id, i) => [id, Math.max(0, spreads[outputsAt + i].greatest)])),
+      dies: dies.map((die, i): DieReading => {
+        const { part, second, led, share, xy } = die;
+        const [amps, volts, third, fourth] = spreads.slice(die.at, die.at + PER_DIE);
+        const bulb = part.kind === 'bulb' ? part.bulb : null;
+        const lumens = bulb ? share * bulbLumens(bulb, Math.sqrt(fourth.mean)) : fourth.mean;
+        const litAmps = bulb
+          ? Math.sqrt(third.mean)
+          : share > 0
+            ? (fourth.mean * led!.testAmps) / (share * led!.lumens)
+            : Math.max(0, amps.mean);
+        const samples = light?.[i];
+        return {
+          part: part.id,
+          lampId: part.lamp!,
+          number: part.number,
+          circuitId: part.circuit,
+          second,
+          led,
+          amps,
+          litAmps,
+          volts,
+          reverseVolts: bulb ? 0 : Math.max(0, -third.least),
+          lumens,
+          lightness: view.lightness(bench.job, { lampId: part.lamp!, led, litAmps, lumens }),
+          xy,
+          flicker: samples && samples.length > 1 ? worstFlicker(samples) : null,
+        };
+      }),
+    };
+  }
+}
+
+/** Luminous flux of all lamps together, in lumens. */
+export const totalLumens = ({ dies }: Pick<Readings, 'dies'>): number =>
+  dies.reduce((sum, d) => sum + d.lumens, 0);

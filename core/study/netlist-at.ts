@@ -1,0 +1,27 @@
+import { elementId } from '../assembly/element-id';
+import { lower, type Lowered } from '../assembly/lower';
+import { controlsIn, isClosed, phasesOf } from './drive';
+import type { Feeding } from '../assembly/elements';
+import type { State } from '../supply/state';
+import type { Bench } from './bench';
+
+/** The circuit of a job with outputs and switches as a state has them; an output that is dimmed conducts. */
+export function loweredAt(bench: Bench, state: State, feeding: Feeding = {}): Lowered {
+  const { assembly, supply } = bench;
+  const lowered = lower(assembly, supply, { controls: controlsIn(state), ...feeding });
+  const closed = new Map<string, boolean>();
+  for (const part of assembly.parts)
+    if (part.kind === 'switch') closed.set(elementId('x', part.id), isClosed(part, state));
+  const [{ slices }] = phasesOf(bench, state);
+  for (const { conducting } of slices)
+    for (const id of conducting) closed.set(elementId('x', 'decoder', id), true);
+  return {
+    ...lowered,
+    netlist: {
+      ...lowered.netlist,
+      elements: lowered.netlist.elements.map((e) =>
+        e.kind === 'switch' && closed.has(e.id) ? { ...e, closed: closed.get(e.id)! } : e,
+      ),
+    },
+  };
+}

@@ -1,0 +1,183 @@
+import { formatQuantity } from '../quantity/format';
+import { FAINT_LIGHTNESS } from '../light/lamp-light';
+import { operatingPoint } from '../circuit/sweep';
+import { inOrder } from '../document/in-order';
+import { chainOf } from '../document/line-stages';
+import { terminalKey, type Assembly, type Lead, type Part, type Terminal } from '../assembly/assembly';
+import { leadsOf } from '../assembly/leads';
+import { pressesIn, functionsOn } from '../supply/drivers/decoder';
+import { withFaults, type Bench } from './bench';
+import { driveKey, isFed, phasesOf } from './drive';
+import { Meter } from './meter';
+import { loweredAt } from './netlist-at';
+import { Solver } from './solver';
+import { stateWords } from './state-words';
+import { statesOf, usualState } from './states';
+import type { Fault } from '../assembly/fault';
+import type { Phase, State } from '../supply/state';
+import type { DieReading } from './readings';
+
+/** Light of every colour of every lamp, by `dieKey`: what is seen when something is touched. */
+export type Observation = ReadonlyMap<string, number>;
+
+const SECOND = ' second';
+const dieKey = ({ part, second }: Pick<DieReading, 'part' | 'second'>): string =>
+  second ? part + SECOND : part;
+
+/** One thing to do before the body closes, and what is looked at. */
+export interface Touch {
+  readonly id: string;
+  readonly kind: 'tester' | 'track';
+  /** "Tester: red clip on the right rail, black on the left". */
+  readonly does: string;
+  /** Circuits it sends current through. */
+  readonly circuits: readonly string[];
+  /** What is seen with faults tried on the wiring; none for a sound one. Throws CircuitError when it cannot be solved. */
+  readonly look: (faults: readonly Fault[]) => Observation;
+}
+
+/** More distinct states than this are not all candidates. */
+const MOST_STATES = 64;
+
+/** Everything a person can do to see lamps light: the tester at the ends of each line's leads both ways, and the supply in every state. */
+export function candidateTouches(bench: Bench): Touch[] {
+  return [...testerTouches(bench), ...trackTouches(bench)];
+}
+
+function testerTouches(bench: Bench): Touch[] {
+  const { job } = bench;
+  const pairs = new Map<
+    string,
+    { ends: [Terminal, Terminal]; names: [string, string]; circuits: string[] }
+  >();
+  for (const circuit of inOrder(job.circuits)) {
+    if (!Object.values(job.lamps).some((l) => l.circuitId === circuit.id)) continue;
+    const [root] = chainOf(job, circuit.lineId);
+    const [one, two] = leadsOf(job, { ...root, swapped: false })!;
+    const key = `${terminalKey(one.terminal)} ${terminalKey(two.terminal)}`;
+    const known = pairs.get(key);
+    if (known) known.circuits.push(circuit.id);
+    else
+      pairs.set(key, {
+        ends: [one.terminal, two.terminal],
+        names: [one.name, two.name],
+        circuits: [circuit.id],
+      });
+  }
+  const bare: Bench = {
+    ...bench,
+    assembly: {
+      ...bench.assembly,
+      parts: bench.assembly.parts.map((p) => (p.kind === 'decoder' ? { ...p, unplugged: true } : p)),
+    },
+  };
+  const out = job.decoder ? ' (decoder out of its socket)' : '';
+  return [...pairs.values()].flatMap(({ ends: [one, two], names, circuits }) =>
+    ([0, 1] as const).map((way): Touch => {
+      const [red, black] = way === 0 ? [one, two] : [two, one];
+      const [redName, blackName] = way === 0 ? names : [names[1], names[0]];
+      return {
+        id: `tester ${terminalKey(red)} ${terminalKey(black)}`,
+        kind: 'tester',
+        does: `Tester${out}: red clip on ${redName}; black clip on ${blackName}`,
+        circuits,
+        look: (faults) => testerLook(withFaults(bare, faults), red, black),
+      };
+    }),
+  );
+}
+
+/** What the tester lights, clipped to two terminals of a job without power. */
+function testerLook(bench: Bench, red: Terminal, black: Terminal): Observation {
+  const { assembly, layout } = bench;
+  const lead = (id: string, from: Terminal, to: Terminal): Lead => ({
+    id,
+    from,
+    to,
+    colour: 'red',
+    role: 'plus',
+    jointOhms: 0,
+  });
+  const tester: Part = {
+    id: 'tester',
+    kind: 'tester',
+    label: 'Tester',
+    path: ['drawer', 'tester'],
+    line: null,
+    circuit: null,
+    lamp: null,
+    decides: {},
+    ...layout.drawer.tester,
+  };
+  const clipped: Assembly = {
+    ...assembly,
+    parts: [...assembly.parts, tester],
+    leads: [
+      ...assembly.leads,
+      lead('clip-red', { part: 'tester', terminal: 'plus' }, red),
+      lead('clip-black', { part: 'tester', terminal: 'minus' }, black),
+    ],
+  };
+  const there = { ...bench, assembly: clipped };
+  const lowered = loweredAt(there, usualState(bench), { cut: true });
+  const meter = new Meter(there, lowered);
+  const figures = operatingPoint(lowered.netlist, (plan) => meter.probes(plan));
+  const spreads = figures.map((mean) => ({ mean, least: mean, greatest: mean }));
+  const { dies } = meter.read(spreads, { period: 0, stored: new Float64Array(0) }, null);
+  return new Map(dies.map((d) => [dieKey(d), d.lightness]));
+}
+
+function trackTouches(bench: Bench): Touch[] {
+  const { job } = bench;
+  const seen = new Map<string, { state: State; phase: Phase }>();
+  for (const state of statesOf(bench).states)
+    for (const phase of phasesOf(bench, state)) {
+      const key = driveKey(bench, state, phase);
+      if (!seen.has(key)) seen.set(key, { state, phase });
+    }
+  // Fewest presses first: of states that tell the same, the simplest is taken.
+  const presses = ({ state }: { state: State }): number => functionsOn(state).length + pressesIn(state);
+  const found = [...seen].sort(([, a], [, b]) => presses(a) - presses(b));
+  const kept = found.length <= MOST_STATES ? found : [...found.slice(0, MOST_STATES - 2), ...found.slice(-2)];
+  const solvers = new Map<string, Solver>();
+  const solverFor = (faults: readonly Fault[]): Solver => {
+    const key = JSON.stringify(faults);
+    let solver = solvers.get(key);
+    if (!solver) {
+      if (solvers.size > 2) solvers.clear();
+      solvers.set(key, (solver = new Solver(withFaults(bench, faults))));
+    }
+    return solver;
+  };
+  return kept.map(([key, { state, phase }]): Touch => ({
+    id: `track ${key}`,
+    kind: 'track',
+    does: `On the track: ${stateWords(bench, state, { phase, throttle: true })}`,
+    circuits: inOrder(job.circuits)
+      .filter((c) => isFed(job, c.id, state, phase))
+      .map((c) => c.id),
+    look: (faults) =>
+      new Map(
+        solverFor(faults)
+          .at(state, { phase })
+          .dies.map((d) => [dieKey(d), d.lightness]),
+      ),
+  }));
+}
+
+/** What has to be seen, in words. */
+export function seenWords({ assembly }: Bench, seen: Observation): string {
+  const names = [...seen]
+    .filter(([, lightness]) => lightness >= FAINT_LIGHTNESS)
+    .map(([key]) => {
+      const second = key.endsWith(SECOND);
+      const id = second ? key.slice(0, -SECOND.length) : key;
+      const part = assembly.parts.find((p) => p.id === id);
+      return `${part?.label ?? id}${second ? ', its other colour' : ''}`;
+    });
+  return names.length === 0 ? 'nothing shines' : `${names.join(', ')}; nothing else`;
+}
+
+/** The tester in words with its figures. */
+export const testerWords = ({ layout }: Bench): string =>
+  `${formatQuantity(layout.drawer.tester.volts, 'volt')} and ${formatQuantity(layout.drawer.tester.ohms, 'ohm')}`;

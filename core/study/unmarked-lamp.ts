@@ -1,0 +1,84 @@
+import { operatingPoint } from '../circuit/sweep';
+import { currentProbe } from '../circuit/probe';
+import { GROUND } from '../circuit/netlist';
+import { fitLed, type LedPart } from '../part/led';
+
+/** What was seen when the tester touched something. */
+export type Seen = 'lit' | 'dark';
+
+/** One thing to do with the tester, and what the answer to it means. */
+export interface TesterStep {
+  readonly id: 'known-lamp' | 'one-way' | 'other-way' | 'plus-found' | 'tester-tired' | 'lamp-dead';
+  readonly says: string;
+  /** Asks for what is seen; null at an end. */
+  readonly asks: boolean;
+}
+
+const steps: Readonly<Record<TesterStep['id'], TesterStep>> = {
+  'known-lamp': {
+    id: 'known-lamp',
+    asks: true,
+    says: 'Suspect the tester first: touch a lamp you know is good, red clip to its plus side. Does it light?',
+  },
+  'tester-tired': {
+    id: 'tester-tired',
+    asks: false,
+    says: 'The tester is tired, or a clip is off. A fresh battery before you blame a lamp.',
+  },
+  'one-way': {
+    id: 'one-way',
+    asks: true,
+    says: 'Now the unmarked lamp: red clip to one lead, black to the other. Does it light?',
+  },
+  'other-way': { id: 'other-way', asks: true, says: 'Change the clips over. Does it light now?' },
+  'plus-found': {
+    id: 'plus-found',
+    asks: false,
+    says: 'The lead at the red clip is plus. Mark it now, before the clips come off.',
+  },
+  'lamp-dead': {
+    id: 'lamp-dead',
+    asks: false,
+    says: 'Dark both ways, and the tester is good: the lamp is dead, a joint in it is open, or it needs more volts than the tester has (two in series, or a resistor inside).',
+  },
+};
+
+/** The step that follows what was seen so far, in order. */
+export function testerStep(seen: readonly Seen[]): TesterStep {
+  const [known, one, other] = seen;
+  if (known === undefined) return steps['known-lamp'];
+  if (known === 'dark') return steps['tester-tired'];
+  if (one === undefined) return steps['one-way'];
+  if (one === 'lit') return steps['plus-found'];
+  if (other === undefined) return steps['other-way'];
+  return other === 'lit' ? steps['plus-found'] : steps['lamp-dead'];
+}
+
+/**
+ * Current through a lamp on the tester, the right way round, in amperes: solved, not assumed.
+ * @param builtInOhms what the lamp hides in itself
+ */
+export function testerAmps(
+  tester: { readonly volts: number; readonly ohms: number },
+  led: LedPart,
+  builtInOhms = 0,
+): number {
+  const [amps] = operatingPoint(
+    {
+      title: 'tester',
+      elements: [
+        { kind: 'voltage', id: 'v', a: 'plus', b: GROUND, wave: { kind: 'dc', level: tester.volts } },
+        {
+          kind: 'resistor',
+          id: 'r',
+          a: 'plus',
+          b: 'anode',
+          ohms: tester.ohms + builtInOhms + led.builtInOhms,
+        },
+        { kind: 'diode', id: 'd', a: 'anode', b: GROUND, model: fitLed(led) },
+      ],
+    },
+    (plan) => [currentProbe(plan, 'd')],
+  );
+  return amps;
+}

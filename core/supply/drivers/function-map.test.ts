@@ -1,0 +1,133 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { decoderTypes, type DecoderType } from '../../part/decoder-type';
+import { defaultCvs, fromCvs, MAPPED_CVS, toCvs, usualRule } from './function-map';
+import type { DecoderTable, OutputKey, OutputRule } from './decoder';
+
+const fourteen: Pick<DecoderType, 'windows' | 'outputs'> = {
+  windows: decoderTypes.usual.windows,
+  outputs: Array.from({ length: 14 }, (_, i) => ({
+    id: `out${i + 1}` as const,
+    name: `Output ${i + 1}`,
+    limitAmps: 0.1,
+    level: 'full' as const,
+  })),
+};
+const table = (outputs: Record<string, OutputKey[]>, more: Partial<DecoderTable> = {}): DecoderTable => ({
+  outputs: Object.fromEntries(Object.entries(outputs).map(([id, keys]) => [id, { ...usualRule, keys }])),
+  exclusive: [],
+  stepped: null,
+  ...more,
+});
+const f = (n: number, direction: OutputKey['direction'] = 'both'): OutputKey => ({ function: n, direction });
+const cvsOf = (t: DecoderTable, type = fourteen): readonly number[] => toCvs(t, type).cvs;
+/** Only the CVs named, the rest 0. */
+const only = (set: Record<number, number>): number[] =>
+  Array.from({ length: MAPPED_CVS }, (_, i) => set[33 + i] ?? 0);
+
+describe('CV 33 to 46 (NMRA S-9.2.2, windows and defaults from memory)', () => {
+  test('the defaults light each function’s own output', () => {
+    const read = fromCvs(defaultCvs, fourteen);
+    expect(read.out1.keys).toEqual([f(0, 'forward')]);
+    expect(read.out2.keys).toEqual([f(0, 'reverse')]);
+    for (let n = 1; n <= 12; n++) expect(read[`out${n + 2}`].keys).toEqual([f(n)]);
+    expect(cvsOf({ outputs: read, exclusive: [], stepped: null })).toEqual(defaultCvs);
+  });
+
+  // Ten tables worked by hand: the bit of output n is 2 to the power n less the window's first.
+  test.each<[string, Record<string, OutputKey[]>, Record<number, number>]>([
+    ['headlights by direction', { out1: [f(0, 'forward')], out2: [f(0, 'reverse')] }, { 33: 1, 34: 2 }],
+    ['one lamp both ways with F0', { out1: [f(0)] }, { 33: 1, 34: 1 }],
+    ['cab on F1 at output 3', { out3: [f(1)] }, { 35: 4 }],
+    ['number board on F2 at output 4', { out4: [f(2)] }, { 36: 8 }],
+    ['two outputs with one function', { out3: [f(3)], out5: [f(3)] }, { 37: 4 + 16 }],
+    ['F4: the window now begins at output 4', { out4: [f(4)] }, { 38: 1 }],
+    ['F8 on output 11, the last it reaches', { out11: [f(8)] }, { 42: 128 }],
+    ['F9 on output 7, the first it reaches', { out7: [f(9)] }, { 43: 1 }],
+    ['F12 on output 14', { out14: [f(12)] }, { 46: 128 }],
+    [
+      'headlights, a ditch pair with F2, a number board with F0 and F3',
+      {
+        out1: [f(0, 'forward')],
+        out2: [f(0, 'reverse')],
+        out3: [f(2)],
+        out4: [f(2)],
+        out5: [f(0), f(3)],
+      },
+      { 33: 1 + 16, 34: 2 + 16, 36: 4 + 8, 37: 16 },
+    ],
+  ])('%s', (_, outputs, cvs) => {
+    expect(cvsOf(table(outputs))).toEqual(only(cvs));
+    expect(toCvs(table(outputs), fourteen).refusals).toEqual([]);
+  });
+
+  test('table to CVs to table, whatever the table', () => {
+    const reach = (output: number): OutputKey[] =>
+      [f(0, 'forward'), f(0, 'reverse'), ...Array.from({ length: 12 }, (_, i) => f(i + 1))].filter((_, i) => {
+        const bit = output - fourteen.windows[i];
+        return bit >= 0 && bit < 8;
+      });
+    const keysOf = (output: number) =>
+      fc.subarray(reach(output)).map((keys) => {
+        const both = keys.filter((k) => k.function === 0).length === 2;
+        return both ? [f(0), ...keys.filter((k) => k.function > 0)] : keys;
+      });
+    const tables = fc.record(
+      Object.fromEntries(fourteen.outputs.map((o, i) => [o.id, keysOf(i + 1)])) as Record<
+        string,
+        fc.Arbitrary<OutputKey[]>
+      >,
+    );
+    fc.assert(
+      fc.property(tables, (outputs) => {
+        const t = table(outputs);
+        const { cvs, refusals } = toCvs(t, fourteen);
+        expect(refusals).toEqual([]);
+        expect(fromCvs(cvs, fourteen, t.outputs)).toEqual(t.outputs);
+      }),
+      { numRuns: 300, seed: 5 },
+    );
+  });
+  test('CVs to table to CVs, whatever the CVs', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 255 }), { minLength: 14, maxLength: 14 }), (cvs) => {
+        expect(cvsOf({ outputs: fromCvs(cvs, fourteen), exclusive: [], stepped: null })).toEqual(cvs);
+      }),
+      { numRuns: 300, seed: 6 },
+    );
+  });
+});
+
+describe('what the bits cannot say is refused with the reason', () => {
+  const refusal = (t: DecoderTable, type = fourteen) => toCvs(t, type).refusals[0];
+  const rule = (set: Partial<OutputRule>): DecoderTable => ({
+    outputs: { out3: { ...usualRule, keys: [f(1)], ...set } },
+    exclusive: [],
+    stepped: null,
+  });
+  test('F7 on output 3 lies outside its window; free outputs inside it are offered', () => {
+    const got = refusal(table({ out3: [f(7)], out4: [f(4)] }));
+    expect(got.reason).toMatch(/CV 41 \(F7\) reaches outputs 4 to 11 only/);
+    expect(got.offers).toEqual(['out5', 'out6', 'out7', 'out8', 'out9', 'out10', 'out11']);
+    expect(cvsOf(table({ out3: [f(7)] }))).toEqual(only({}));
+  });
+  test('a function above F12', () => expect(refusal(table({ out3: [f(13)] })).reason).toMatch(/ends at F12/));
+  test('F2 in one direction only', () =>
+    expect(refusal(table({ out3: [f(2, 'forward')] })).reason).toMatch(/F0 alone knows the direction/));
+  test('while moving', () => expect(refusal(rule({ moving: 'moving' })).reason).toMatch(/only while moving/));
+  test('not with another function', () => expect(refusal(rule({ unless: 5 })).reason).toMatch(/not with F5/));
+  test('stepping', () =>
+    expect(refusal(table({}, { stepped: { function: 6, outputs: ['out3'] } })).reason).toMatch(
+      /stepping with F6/,
+    ));
+  test('with windows one CV earlier, F3 reaches output 11 and no more output 3', () => {
+    const { shifted } = decoderTypes;
+    expect(cvsOf(table({ out4: [f(3)] }), shifted)[4]).toBe(1);
+    expect(refusal(table({ out3: [f(3)] }), shifted).reason).toMatch(/outputs 4 to 11/);
+  });
+  test('CVs that are none', () => {
+    expect(() => fromCvs([1, 2], fourteen)).toThrow(/14 numbers, not 2/);
+    expect(() => fromCvs(only({ 35: 256 }), fourteen)).toThrow(/CV 35 is 256/);
+    expect(() => fromCvs(only({ 35: 1.5 }), fourteen)).toThrow(/whole number/);
+  });
+});
