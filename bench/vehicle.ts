@@ -46,7 +46,7 @@ export function timeVehicle(): void {
 }
 
 /** A two-ended locomotive with eight lamps at each end. */
-function sixteen(decoder: { type: string; plug: string } | null): Layout {
+export function sixteen(decoder: { type: string; plug: string } | null): Layout {
   const tracks = change(emptyLayout('Timing'), (draft) => {
     draft.supplies.dc = usualSupply('dc-track', 'H0', 1);
     draft.supplies.dcc = usualSupply('dcc-track', 'H0', 2);

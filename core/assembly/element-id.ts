@@ -7,11 +7,16 @@ export const BLEED_OHMS = 10e6;
  * and `_`.
  */
 export const plainName = (name: string): string =>
-  name.replace(/[^a-z0-9]/g, (sign, i: number) =>
-    sign === '-' && isPlain(name[i - 1]) && isPlain(name[i + 1])
-      ? '_'
-      : `__${sign.charCodeAt(0).toString(16)}_`,
-  );
+  // Most names are words with dashes between.
+  usual.test(name)
+    ? name.replaceAll('-', '_')
+    : name.replace(/[^a-z0-9]/g, (sign, i: number) =>
+        sign === '-' && isPlain(name[i - 1]) && isPlain(name[i + 1])
+          ? '_'
+          : `__${sign.charCodeAt(0).toString(16)}_`,
+      );
+
+const usual = /^[a-z0-9]+(-[a-z0-9]+)*$/;
 
 const isPlain = (sign: string | undefined): boolean => sign !== undefined && /[a-z0-9]/.test(sign);
 

@@ -45,29 +45,36 @@ function nodeOf(plan: Plan, name: string): number | Probe {
  * @throws RangeError when the plan has no such element
  */
 export function currentProbe(plan: Plan, id: string): Probe {
+  let places = placesOf.get(plan);
+  if (!places) placesOf.set(plan, (places = currentProbes(plan)));
+  const probe = places.get(id);
+  if (!probe) throw new RangeError(`there is no element ${id}`);
+  return probe();
+}
+
+const placesOf = new WeakMap<Plan, ReadonlyMap<string, () => Probe>>();
+
+/** For every element of a plan what reads its current. */
+function currentProbes(plan: Plan): Map<string, () => Probe> {
   const { resistors, voltages, currents, states, junctions, limiters, regulators, switches } = plan;
-  let k = resistors.ids.indexOf(id);
-  if (k >= 0) {
+  const found = new Map<string, () => Probe>();
+  resistors.ids.forEach((id, k) => {
     const { a, b, siemens } = resistors;
-    return (system) => siemens[k] * (system.x[a[k]] - system.x[b[k]]);
-  }
-  for (const table of [voltages, states]) {
-    const at = table.ids.indexOf(id);
-    if (at >= 0) return (system) => system.x[table.branch[at]];
-  }
-  k = currents.ids.indexOf(id);
-  if (k >= 0) return (system) => system.sourceScale * system.amps[k];
-  for (k = 0; k < junctions.chains.length; k++) {
-    const member = junctions.chains[k].parallel.flat().find((m) => m.element.id === id);
-    if (!member) continue;
-    const [branch, sign] = [k, member.along ? 1 : -1];
-    return (system) => sign * system.branchAmps(branch);
-  }
-  k = limiters.ids.indexOf(id);
-  if (k >= 0) return (system) => system.branchAmps(junctions.ids.length + k);
-  k = regulators.ids.indexOf(id);
-  if (k >= 0) return (system) => system.regulatorAmps(k);
-  k = switches.ids.indexOf(id);
-  if (k >= 0) return (system, seconds) => system.switchAmps(k, seconds);
-  throw new RangeError(`there is no element ${id}`);
+    found.set(id, () => (system) => siemens[k] * (system.x[a[k]] - system.x[b[k]]));
+  });
+  for (const table of [voltages, states])
+    table.ids.forEach((id, k) => found.set(id, () => (system) => system.x[table.branch[k]]));
+  currents.ids.forEach((id, k) => found.set(id, () => (system) => system.sourceScale * system.amps[k]));
+  junctions.chains.forEach((chain, k) => {
+    for (const member of chain.parallel.flat()) {
+      const sign = member.along ? 1 : -1;
+      found.set(member.element.id, () => (system) => sign * system.branchAmps(k));
+    }
+  });
+  limiters.ids.forEach((id, k) =>
+    found.set(id, () => (system) => system.branchAmps(junctions.ids.length + k)),
+  );
+  regulators.ids.forEach((id, k) => found.set(id, () => (system) => system.regulatorAmps(k)));
+  switches.ids.forEach((id, k) => found.set(id, () => (system, seconds) => system.switchAmps(k, seconds)));
+  return found;
 }

@@ -55,9 +55,9 @@ export class System {
   readonly amps: Float64Array;
   /** What a capacitor's or inductor's past contributes: charge or flux in C or Vs. */
   readonly past: Float64Array;
-  sourceScale = 1;
+  sourceScale = NaN;
   /** Extra conductance from every node to ground, for gmin stepping. */
-  extraSiemens = 0;
+  extraSiemens = NaN;
   iterationsUsed = 0;
 
   private readonly base: Float64Array;
@@ -88,6 +88,9 @@ export class System {
     readonly still: boolean,
   ) {
     const { unknowns, states, junctions, limiters, switches } = plan;
+    // A figure that begins as a whole number makes the machine compile twice.
+    this.sourceScale = 1;
+    this.extraSiemens = 0;
     this.factors = new Factorisation(unknowns, patternOf(plan), pivotRows(plan, still));
     this.base = new Float64Array(this.factors.slots + 1);
     this.values = new Float64Array(this.factors.slots + 1);

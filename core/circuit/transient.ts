@@ -75,7 +75,8 @@ export function givenStates(plan: Plan): Float64Array {
  */
 export class Transient {
   readonly step: Step;
-  seconds = 0;
+  // Figures begin as NaN, so that the machine never takes one for a whole number and has to think again.
+  seconds = NaN;
   steps = 0;
   rejected = 0;
   /** Called after each accepted step; `step` holds the figures. */
@@ -94,7 +95,10 @@ export class Transient {
   private readonly scales: Float64Array;
   private readonly x0: Float64Array;
   private readonly xBefore: Float64Array;
-  private spanBefore = 0;
+  /** Unknowns at the inner stage of the step under way, and of the last one. */
+  private readonly xWithin: Float64Array;
+  private readonly xStage: Float64Array;
+  private spanBefore = NaN;
   /** Mean rates lately, without sign. */
   private readonly usual: Float64Array;
   private readonly memory: number;
@@ -102,8 +106,8 @@ export class Transient {
   private readonly relative: number;
   private nextStep: number;
   private readonly repeats: StretchMemory;
-  private corner = 0;
-  private stretchFrom = 0;
+  private corner = NaN;
+  private stretchFrom = NaN;
   private moving = false;
   private fresh: boolean;
   private stop: number;
@@ -116,6 +120,8 @@ export class Transient {
     readonly system = new System(plan, false),
   ) {
     this.stop = options.stop;
+    this.seconds = 0;
+    this.spanBefore = 0;
     this.probes = probes;
     // Constant sources have no corners and follow no curve.
     this.signals = [...plan.voltages.signals, ...plan.currents.signals].filter((s) => s.period !== 0);
@@ -132,6 +138,8 @@ export class Transient {
     this.x0 = new Float64Array(plan.unknowns + 1);
     this.repeats = new StretchMemory(plan, this.system);
     this.xBefore = new Float64Array(plan.unknowns + 1);
+    this.xWithin = new Float64Array(plan.unknowns + 1);
+    this.xStage = new Float64Array(plan.unknowns + 1);
     this.relative = options.relative ?? 1e-3;
     const periods = this.signals.map((s) => s.period).filter((p) => Number.isFinite(p));
     const grains = this.signals.map((s) => s.grain).filter((g) => g > 0);
@@ -139,13 +147,14 @@ export class Transient {
     this.memory = periods.length > 0 ? 2 * Math.max(...periods) : options.stop / 20;
     this.nextStep = options.longestStep;
     this.step = {
-      from: 0,
-      middle: 0,
-      to: 0,
+      from: NaN,
+      middle: NaN,
+      to: NaN,
       before: new Float64Array(probes.length),
       within: new Float64Array(probes.length),
       after: new Float64Array(probes.length),
     };
+    this.step.from = this.step.middle = this.step.to = 0;
     this.fresh = options.start !== 'rest';
     this.begin();
   }
@@ -313,6 +322,7 @@ export class Transient {
     }
     if (!wasFresh) this.repeats.note(h, this.x0);
     this.xBefore.set(this.x0);
+    this.xStage.set(this.xWithin);
     this.spanBefore = h;
     this.x0.set(this.system.x);
     this.seconds = end;
@@ -335,6 +345,8 @@ export class Transient {
     step.before.set(step.after);
     this.readInto(step.after, at);
     step.within.set(step.after);
+    for (let i = 0; i < this.x0.length; i++)
+      this.xWithin[i] = this.x0[i] + STAGE * (system.x[i] - this.x0[i]);
     this.onStage?.('euler', h);
     this.scales.set(this.endRates.map(Math.abs));
     return 0;
@@ -355,20 +367,18 @@ export class Transient {
     if (!system.solve(span, middle, RUN_TOLERANCE, knownStage)) return NaN;
     this.readRates(span, stageStored, stageRates);
     this.readInto(step.within, middle);
+    this.xWithin.set(system.x);
     this.onStage?.('trapezoid', span);
 
     system.setSources(end);
     for (let s = 0; s < count; s++) system.past[s] = bdf2Past(stageStored[s], stored[s]);
     this.repeats.noteStage();
     const knownEnd = this.repeats.guess(true, h, x0);
-    if (!knownEnd) {
-      const reach = 1 / STAGE - 1;
-      for (let i = 0; i < this.plan.unknowns; i++) system.x[i] += reach * (system.x[i] - x0[i]);
-    }
+    if (!knownEnd) this.predictEnd(h);
     if (!system.solve(span, end, RUN_TOLERANCE, knownEnd)) return NaN;
     this.readRates(span, endStored, endRates);
 
-    let worst = 0;
+    let worst = -Infinity;
     const { capacitors } = this.plan.states;
     for (let s = 0; s < count; s++) {
       const error = Math.abs(
@@ -387,13 +397,33 @@ export class Transient {
     return worst;
   }
 
-  /** First guess for a stage: straight on from the last step, as long as no corner lies between. */
+  /** Whether the unknowns run on smoothly from the last step: no corner lies between, and it was no crumb. */
+  private runsOn(reach: number): boolean {
+    return this.seconds !== this.stretchFrom && this.spanBefore > 0 && reach <= 4;
+  }
+
+  /** First guess for the inner stage: on along the parabola of the last step. */
   private predict(ahead: number): void {
-    const { system, x0, xBefore, spanBefore } = this;
-    if (this.seconds === this.stretchFrom || spanBefore <= 0) return;
+    const { system, x0, xStage, xBefore, spanBefore } = this;
     const reach = ahead / spanBefore;
-    if (reach > 4) return;
-    for (let i = 0; i < this.plan.unknowns; i++) system.x[i] = x0[i] + reach * (x0[i] - xBefore[i]);
+    if (!this.runsOn(reach)) return;
+    const bend = (reach * (1 + reach)) / (STAGE * (STAGE - 1));
+    for (let i = 0; i < this.plan.unknowns; i++) {
+      const all = x0[i] - xBefore[i];
+      system.x[i] = x0[i] + reach * all + bend * (xStage[i] - xBefore[i] - STAGE * all);
+    }
+  }
+
+  /** First guess for the end of a step: on from its start and inner stage, and from the step before where it runs on. */
+  private predictEnd(h: number): void {
+    const { system, x0, xBefore, spanBefore } = this;
+    const { x } = system;
+    const before = spanBefore / h;
+    const bend = this.runsOn(1 / before) ? (1 - STAGE) / (STAGE + before) : 0;
+    for (let i = 0; i < this.plan.unknowns; i++) {
+      const slope = (x[i] - x0[i]) / STAGE;
+      x[i] = x0[i] + slope + (bend === 0 ? 0 : bend * (slope - (x0[i] - xBefore[i]) / before));
+    }
   }
 
   private readRates(span: number, stored: Float64Array, rates: Float64Array): void {

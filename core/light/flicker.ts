@@ -14,6 +14,10 @@ export interface FlickerComponent {
   readonly lowRiskPercent: number;
 }
 
+/** Whether anything of a light of a period, in seconds, is slow enough to be judged. */
+export const mayFlicker = (period: number): boolean =>
+  period > 0 && Number.isFinite(lowRiskPercent(1 / period));
+
 const HARMONICS = 40;
 
 /** Magnitude of the integral of a light times exp(-i w t), exact for straight lines between its samples. */

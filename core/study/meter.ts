@@ -27,8 +27,7 @@ interface Die {
 
 /** Figures of the supply before those of the parts. */
 const HEAD = 3;
-/** Figures of each die, and of each measured part. */
-const PER_DIE = 4;
+/** Figures of each measured part. */
 const PER_PART = 3;
 
 type Measured = Extract<
@@ -181,63 +180,73 @@ export class Meter {
 
   /**
    * What the figures of a period mean.
+   * @param figure each of the probes’ figures, by its place
    * @param light figures of the light of each die over one period, where flicker is asked
    */
   read(
-    spreads: readonly Spread[],
+    figure: (i: number) => Spread,
     rest: Pick<Readings, 'period' | 'stored'>,
     light: readonly (readonly (readonly [number, number])[])[] | null,
   ): Readings {
-    const { bench, dies, parts, outputs } = this;
+    const { bench, parts, outputs } = this;
     const lines = new Map<string, Spread>();
     bench.assembly.lines.forEach((end, i) => {
-      if (!lines.has(end.line)) lines.set(end.line, spreads[HEAD + i]);
+      if (!lines.has(end.line)) lines.set(end.line, figure(HEAD + i));
     });
     const partsAt = HEAD + bench.assembly.lines.length;
     const outputsAt = partsAt + PER_PART * parts.length;
-    const view = shinesOf(bench.job.kind);
     return {
       ...rest,
-      supplyAmps: spreads[0],
-      supplyRmsAmps: Math.sqrt(Math.max(0, spreads[1].mean)),
-      railVolts: spreads[2],
+      supplyAmps: figure(0),
+      supplyRmsAmps: Math.sqrt(Math.max(0, figure(1).mean)),
+      railVolts: figure(2),
       lines,
       parts: new Map(
         parts.map((part, i): [string, PartReading] => {
-          const [amps, across, watts] = spreads.slice(partsAt + PER_PART * i, partsAt + PER_PART * (i + 1));
-          return [part.id, { amps, across, watts: watts.mean }];
+          const at = partsAt + PER_PART * i;
+          return [part.id, { amps: figure(at), across: figure(at + 1), watts: figure(at + 2).mean }];
         }),
       ),
-      outputAmps: new Map(outputs.map((id, i) => [id, Math.max(0, spreads[outputsAt + i].greatest)])),
-      dies: dies.map((die, i): DieReading => {
-        const { part, second, led, share, xy } = die;
-        const [amps, volts, third, fourth] = spreads.slice(die.at, die.at + PER_DIE);
-        const bulb = part.kind === 'bulb' ? part.bulb : null;
-        const lumens = bulb ? share * bulbLumens(bulb, Math.sqrt(fourth.mean)) : fourth.mean;
-        const litAmps = bulb
-          ? Math.sqrt(third.mean)
-          : share > 0
-            ? (fourth.mean * led!.testAmps) / (share * led!.lumens)
-            : Math.max(0, amps.mean);
-        const samples = light?.[i];
-        return {
-          part: part.id,
-          lampId: part.lamp!,
-          number: part.number,
-          circuitId: part.circuit,
-          second,
-          led,
-          amps,
-          litAmps,
-          volts,
-          reverseVolts: bulb ? 0 : Math.max(0, -third.least),
-          lumens,
-          lightness: view.lightness(bench.job, { lampId: part.lamp!, led, litAmps, lumens }),
-          xy,
-          flicker: samples && samples.length > 1 ? worstFlicker(samples) : null,
-        };
-      }),
+      outputAmps: new Map(outputs.map((id, i) => [id, Math.max(0, figure(outputsAt + i).greatest)])),
+      dies: this.readDies(figure, light),
     };
+  }
+
+  /** What the figures of a period mean for each colour of each lamp alone. */
+  readDies(
+    figure: (i: number) => Spread,
+    light: readonly (readonly (readonly [number, number])[])[] | null,
+  ): DieReading[] {
+    const { job } = this.bench;
+    const view = shinesOf(job.kind);
+    return this.dies.map((die, i): DieReading => {
+      const { part, second, led, share, xy, at } = die;
+      const [amps, volts, third, fourth] = [figure(at), figure(at + 1), figure(at + 2), figure(at + 3)];
+      const bulb = part.kind === 'bulb' ? part.bulb : null;
+      const lumens = bulb ? share * bulbLumens(bulb, Math.sqrt(fourth.mean)) : fourth.mean;
+      const litAmps = bulb
+        ? Math.sqrt(third.mean)
+        : share > 0
+          ? (fourth.mean * led!.testAmps) / (share * led!.lumens)
+          : Math.max(0, amps.mean);
+      const samples = light?.[i];
+      return {
+        part: part.id,
+        lampId: part.lamp!,
+        number: part.number,
+        circuitId: part.circuit,
+        second,
+        led,
+        amps,
+        litAmps,
+        volts,
+        reverseVolts: bulb ? 0 : Math.max(0, -third.least),
+        lumens,
+        lightness: view.lightness(job, { lampId: part.lamp!, led, litAmps, lumens }),
+        xy,
+        flicker: samples && samples.length > 1 ? worstFlicker(samples) : null,
+      };
+    });
   }
 }
 

@@ -7,6 +7,7 @@ import { courseOf, levelKey, levelsOf, type Course } from '../circuit/course';
 import { CircuitError } from '../circuit/error';
 import { GROUND } from '../circuit/netlist';
 import { Workspace } from '../circuit/workspace';
+import { mayFlicker } from '../light/flicker';
 import { filamentOhms, type BulbPart } from '../part/bulb';
 import { supplyKind, type Controls, type Stress } from '../supply';
 import { throttleIn, type Phase, type State } from '../supply/state';
@@ -63,10 +64,10 @@ export class Solver {
   }
 
   /**
-   * The job at each of many throttles on a DC track, everything else as in the state.
+   * The lamps of the job at each of many throttles on a DC track, everything else as in the state.
    * @throws CircuitError when the circuit cannot be solved
    */
-  sweep(state: State, throttles: readonly number[]): Readings[] {
+  sweep(state: State, throttles: readonly number[]): Pick<Readings, 'dies'>[] {
     const way = this.way(controlsIn({ ...state, throttle: 1 }), 'usual');
     if (this.bench.job.decoder || !way.isPlain)
       return throttles.map((throttle) => this.at({ ...state, throttle }));
@@ -159,7 +160,7 @@ class Way {
   }
 
   /** Every throttle from one characteristic of the circuit. */
-  sweep(state: State, throttles: readonly number[]): Readings[] {
+  sweep(state: State, throttles: readonly number[]): Pick<Readings, 'dies'>[] {
     const { workspace, meter } = this;
     this.setSwitches(state);
     const course = (throttle: number): Course =>
@@ -168,11 +169,10 @@ class Way {
     const most = peaks.length > 0 ? Math.max(...peaks.map(Math.abs)) : null;
     const rowAt = characteristic(workspace, 'v_supply', workspace.figures, most);
     const tally = new Tally(workspace.figures);
-    const none = { period: 0, stored: new Float64Array(0) };
     return throttles.map((throttle) => {
       tally.clear();
       for (const level of levelsOf(course(throttle))) tally.add(rowAt(level.volts), level.share);
-      return meter.read(tally.spreads(), none, null);
+      return { dies: meter.readDies(tally.spread, null) };
     });
   }
 
@@ -184,7 +184,9 @@ class Way {
     const course = courseOf(wave);
     const asked = phase.slices.filter((s) => s.share > 0);
     const light =
-      asked.length === 1 && course.period > 0 ? meter.dies.map((): [number, number][] => []) : null;
+      asked.length === 1 && stress === 'usual' && mayFlicker(course.period)
+        ? meter.dies.map((): [number, number][] => [])
+        : null;
     const tally = new Tally(workspace.figures);
     let stored: Float64Array = new Float64Array(workspace.plan.states.ids.length);
     for (let turn = 0; turn < FILAMENT_TURNS; turn++) {
@@ -196,7 +198,7 @@ class Way {
       }
       if (this.warmed(tally)) break;
     }
-    return meter.read(tally.spreads(), { period: course.period, stored }, light);
+    return meter.read(tally.spread, { period: course.period, stored }, light);
   }
 
   private wave(controls: Controls, stress: Stress): Wave {
@@ -209,12 +211,11 @@ class Way {
 
   private setSwitches(state: State): void {
     for (const part of this.bench.assembly.parts) {
+      if (part.kind !== 'switch') continue;
       const element = elementId('x', part.id);
-      if (part.kind === 'switch' && this.closed.has(element))
-        this.workspace.setSwitch(
-          element,
-          isClosed(part, state) ? this.closed.get(element)! : OUTPUT_OFF_OHMS,
-        );
+      const onOhms = this.closed.get(element);
+      if (onOhms !== undefined)
+        this.workspace.setSwitch(element, isClosed(part, state) ? onOhms : OUTPUT_OFF_OHMS);
     }
   }
 

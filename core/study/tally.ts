@@ -34,7 +34,10 @@ export class Tally {
     this.greatest[i] = Math.max(this.greatest[i], of.greatest);
   }
 
-  spreads(): Spread[] {
-    return Array.from(this.means, (mean, i) => ({ mean, least: this.least[i], greatest: this.greatest[i] }));
-  }
+  /** One figure. */
+  readonly spread = (i: number): Spread => ({
+    mean: this.means[i],
+    least: this.least[i],
+    greatest: this.greatest[i],
+  });
 }

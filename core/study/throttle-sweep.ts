@@ -102,7 +102,10 @@ export function throttleSweep(bench: Bench, solver = new Solver(bench)): Throttl
 }
 
 /** The light and current of each colour between two solved throttles, on straight lines. */
-function between(solved: readonly Readings[], at: number): { readonly dies: readonly DieReading[] } {
+function between(
+  solved: readonly Pick<Readings, 'dies'>[],
+  at: number,
+): { readonly dies: readonly DieReading[] } {
   const i = Math.floor(at);
   const share = at - i;
   if (share === 0) return solved[i];

@@ -147,7 +147,8 @@ export function commonCar(study: TrainStudy): TrainCar | null {
       0,
     );
   const best = lit.reduce<(typeof lit)[number] | null>(
-    (least, c) => (least === null || off(c) < off(least) ? c : least),
+    // Of two that differ alike the one farther ahead.
+    (least, c) => (least === null || off(c) < off(least) * (1 - 1e-9) ? c : least),
     null,
   );
   return best?.car ?? null;

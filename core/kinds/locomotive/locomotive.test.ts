@@ -42,10 +42,10 @@ const lit = (layout: Layout, set: State = {}, supplyId?: string): Readings => {
 };
 const shown = (layout: Layout, set: State = {}, onSupply?: string) =>
   shownAt(locomotiveIn(layout, vehicleId), lit(layout, set, onSupply));
-const die = (readings: Readings, part: string, second = false): DieReading =>
+const die = (readings: Pick<Readings, 'dies'>, part: string, second = false): DieReading =>
   readings.dies.find((l) => l.part === part && l.second === second)!;
 /** The current its light comes of. */
-const amps = (readings: Readings, part: string): number => die(readings, part).litAmps;
+const amps = (readings: Pick<Readings, 'dies'>, part: string): number => die(readings, part).litAmps;
 /** How many lamps shine when they should not, or not when they should, in all states. */
 const wrongLamps = (layout: Layout, jobId: string, end?: End): number => {
   const { lamps } = locomotiveIn(layout, jobId);
