@@ -17,7 +17,7 @@ mkdirSync(folder, { recursive: true });
 const browser = await openChromium(executablePath);
 const judged = (page) => page.locator('.findings[aria-busy="false"]').waitFor();
 const views = {
-  line: ['/', (page) => page.getByText('The reservoir is rated too low').waitFor()],
+  line: ['/', (page) => page.getByText('Reservoir: rated too low').waitFor()],
   'new-coach': ['/new', (page) => page.getByText('What feeds it?').waitFor()],
   bench: ['/bench/compartment-coach', judged],
   'bench-power': ['/bench/compartment-coach/power', judged],

@@ -10,15 +10,18 @@ export const stages = [
 
 export type StageId = (typeof stages)[number]['id'];
 
+/** Stages of a line that are chosen together with the lamps’ resistors. */
+const HOLDS = new Set(['charge', 'reservoir', 'regulator', 'constant-current']);
+
 /** The stage at which the thing at a document path is decided. */
 export function stageOfPath(path: readonly (string | number)[]): StageId {
   if (path[0] === 'supplies') return 'power';
   switch (path[2]) {
     case 'supplyId':
       return 'power';
-    case 'conditioning':
-      return path[3] === 'rectifier' ? 'power' : 'circuit';
-    case 'groups':
+    case 'lines':
+      return path[4] === 'stages' && HOLDS.has(String(path[5])) ? 'circuit' : 'power';
+    case 'circuits':
     case 'wantedLux':
       return 'circuit';
     case 'lamps':

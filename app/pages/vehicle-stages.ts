@@ -21,6 +21,7 @@ export function vehicleStageOf(path: readonly (string | number)[]): VehicleStage
       return 'power';
     case 'decoder':
       return path[3] === 'outputs' ? 'functions' : 'power';
+    case 'lines':
     case 'circuits':
       return 'circuit';
     case 'lamps':
