@@ -222,7 +222,7 @@ function TrainCard({ layout, study }: { readonly layout: Layout; readonly study:
       <div className="facts">
         <span>{formatQuantity(amps, 'amp')} from the track</span>
         <span>
-          {study.cars.length} {study.cars.length === 1 ? 'coach' : 'coaches'}
+          {study.cars.length} {study.cars.length === 1 ? 'vehicle' : 'vehicles'}
         </span>
         <span>{formatQuantity(study.lengthMillimetres, 'millimetre')}</span>
       </div>
@@ -244,6 +244,7 @@ interface DuskProps {
 
 /** The trains as they would look at dusk, each on a track of its own; coaches in no train stand on the last. */
 function Dusk({ layout, line, trains, alone, vehicles }: DuskProps) {
+  const coupled = new Set(trains.flatMap((t) => t.cars.map((c) => c.id)));
   const rest = standing(alone);
   const rows = [...trains.filter((t) => t.cars.length > 0), ...(rest ? [rest] : [])];
   const total = Math.max(...rows.map((r) => r.lengthMillimetres));
@@ -280,7 +281,12 @@ function Dusk({ layout, line, trains, alone, vehicles }: DuskProps) {
             </g>
           );
         })}
-        <Vehicles vehicles={vehicles} left={left} width={width} below={height * 0.19} />
+        <Vehicles
+          vehicles={vehicles.filter((v) => !coupled.has(v.id))}
+          left={left}
+          width={width}
+          below={height * 0.19}
+        />
       </svg>
       <dl className="totals">
         {[...bySupply].map(([id, total]) => {

@@ -2,7 +2,9 @@ import { Button, Progress } from 'antd';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { freeId } from '../../core/document/usual-supply';
-import { coachesOf } from '../../core/kinds/coach/jobs';
+import { kindOf } from '../../core/kinds';
+import { recordFacts } from '../../core/kinds/records';
+import { inOrder } from '../../core/document/in-order';
 import { idOf } from '../shell/paths';
 import type { Layout } from '../../core/document/layout';
 import { patched } from '../../core/document/patch';
@@ -105,15 +107,22 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
           />
           <SelectField<string>
             key={study.cars.length}
-            label="Couple a coach behind"
+            label="Couple on"
             value={undefined}
             placeholder="which"
-            options={coachesOf(layout).map((j) => ({ value: j.id, label: j.name }))}
+            options={inOrder(layout.jobs)
+              .filter((j) => recordFacts(j.kind).onRails)
+              .map((j) => ({ value: j.id, label: j.name }))}
             onChange={(jobId) =>
-              edit('Coach coupled', (draft) => {
+              edit(`${layout.jobs[jobId].name} coupled`, (draft) => {
                 const { cars } = draft.trains[trainId];
-                const order = 1 + Math.max(0, ...Object.values(cars).map((c) => c.order));
-                cars[freeId(cars, `car-${order}`)] = { order, jobId, turned: false };
+                const orders = Object.values(cars).map((c) => c.order);
+                // What heads trains goes first, everything else behind.
+                const order = kindOf(layout.jobs[jobId].kind).heads
+                  ? Math.min(1, ...orders) - 1
+                  : 1 + Math.max(0, ...orders);
+                const count = Object.keys(cars).length + 1;
+                cars[freeId(cars, `car-${count}`)] = { order, jobId, turned: false };
               })
             }
           />
@@ -183,7 +192,7 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
           <h2>When the power comes on</h2>
           <div className="two-fields">
             <NumberField
-              label="Coaches charge after one another by"
+              label="Vehicles charge after one another by"
               unit="second"
               figure={study.train.staggerSeconds}
               limits={{ least: 0, most: 10, range: '0 s to 10 s' }}
@@ -233,7 +242,7 @@ function Totals({ layout, study }: { readonly layout: Layout; readonly study: Tr
       {study.draws.map((d) => (
         <div key={d.supplyId}>
           <dt>
-            {layout.supplies[d.supplyId].name}, {d.cars} {d.cars === 1 ? 'coach' : 'coaches'}
+            {layout.supplies[d.supplyId].name}, {d.cars} {d.cars === 1 ? 'vehicle' : 'vehicles'}
           </dt>
           <dd data-figure={`draw-${d.supplyId}`}>
             {formatQuantity(d.amps, 'amp')}

@@ -1,4 +1,4 @@
-import { kindOf } from '../../core/kinds';
+import { recordFacts } from '../../core/kinds/records';
 import { ArrowDownOutlined, ArrowUpOutlined, SwapOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import { Link } from 'react-router';
@@ -38,7 +38,7 @@ export function CarList({ study, beside, onBeside, onEdit }: CarListProps) {
           </button>
           <span className="car-facts">
             {formatQuantity(car.readings?.supplyAmps.mean ?? 0, 'amp')} ·{' '}
-            {car.look ? formatQuantity(car.look.lux, 'lux') : kindOf(car.job.kind).name.toLowerCase()}
+            {car.look ? formatQuantity(car.look.lux, 'lux') : recordFacts(car.job.kind).word}
             {car.turned && ' · turned'}
           </span>
           <span className="car-acts">

@@ -101,7 +101,7 @@ describe('the boat train', () => {
     await page.getByRole('button', { name: 'Turn Open saloon 22 round' }).click();
     await page.getByRole('button', { name: 'Uncouple Heritage coach 2' }).click();
     expect(await page.locator('.car-list li').count()).toBe(3);
-    await page.getByLabel('Couple a coach behind').click();
+    await page.getByLabel('Couple on').click();
     await page.getByTitle('Heritage coach 2').click();
     expect(await page.locator('.car-list li').count()).toBe(4);
     await page.getByRole('button', { name: 'Break the train up' }).click();
