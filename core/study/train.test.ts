@@ -4,7 +4,7 @@ import { boatTrain, demo, demoJob } from '../../tests/generated';
 import { currentProbe } from '../circuit/probe';
 import { transientOf } from '../circuit/transient';
 import { checkLayout } from '../document/file';
-import { switchOf } from '../document/line-stages';
+import { putStage, switchOf } from '../document/line-stages';
 import { change, patched } from '../document/patch';
 import { checkTrain } from '../finding/train/check-train';
 import { benchOf } from './bench';
@@ -234,5 +234,49 @@ describe('findings about trains', () => {
     const empty = change(boatTrain(), (d) => void (d.trains[boat].cars = {})).layout;
     expect(judged(empty)).toEqual([]);
     expect(commonCar(trainStudy(empty, boat))).toBeNull();
+  });
+});
+
+describe('a train with a locomotive', () => {
+  const headed = (jobId: string, recipe: (layout: Layout) => void = () => undefined): Layout => {
+    const layout = structuredClone(boatTrain());
+    layout.trains[boat].cars.head = { order: 0, jobId, turned: false };
+    recipe(layout);
+    return layout;
+  };
+  test('is as long and draws as much as all of it; the locomotive is not looked at like a coach', () => {
+    const [alone, together] = [trainStudy(boatTrain(), boat), trainStudy(headed('railcar-tern'), boat)];
+    const railcar = usualReadings(benchOf(boatTrain(), 'railcar-tern')).supplyAmps.mean;
+    const on = (study: typeof alone) => study.draws.find((d) => d.supplyId === 'track')!.amps;
+    expect(on(together) - on(alone)).toBeCloseTo(railcar, 6);
+    expect(together.lengthMillimetres - alone.lengthMillimetres).toBeCloseTo(241 + COUPLING_MILLIMETRES, 6);
+    expect(together.cars[0]).toMatchObject({ id: 'railcar-tern', look: null });
+    expect(commonCar(together)!.id).toBe(commonCar(alone)!.id);
+  });
+  test('red lamps between it and its train are told; those at its end are what belongs there', () => {
+    const inside = judged(headed('railcar-tern')).filter((f) => f.rule === 'tail-lamps');
+    expect(inside.map((f) => f.id)).toEqual(['tail-lamps head']);
+    const last = judged(
+      headed('railcar-tern', (l) => {
+        l.trains[boat].cars.head.order = 9;
+        Reflect.deleteProperty(l.trains[boat].cars, 'car-4');
+      }),
+    ).filter((f) => f.rule === 'tail-lamps');
+    expect(last.map((f) => f.id)).toEqual([]);
+  });
+  test('made for another track than its coaches, that is told', () => {
+    const found = judged(headed('diesel-shunter')).find((f) => f.rule === 'one-supply')!;
+    expect(found.sentence).toMatch(/2 supplies/);
+  });
+  test('its own charging is added to that of its coaches', () => {
+    const stored = headed('railcar-tern', (l) => {
+      const job = l.jobs['railcar-tern'];
+      for (const line of Object.values(job.lines)) {
+        putStage(line, 'bridge', { diode: 'silicon', loose: false });
+        putStage(line, 'reservoir', { farads: 470e-6, ratedVolts: 25 });
+      }
+    });
+    const [plain, charging] = [headed('railcar-tern'), stored].map((l) => trainInrush(l, boat)[0].peakAmps);
+    expect(charging).toBeGreaterThan(plain + 1);
   });
 });
