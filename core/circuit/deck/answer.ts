@@ -8,7 +8,7 @@ import { operatingPoint, sweep } from '../sweep';
 import { System } from '../system';
 import { Transient } from '../transient';
 import { DeckError } from './error';
-import type { Deck } from './read';
+import type { Analysis, Deck } from './read';
 import type { Element, Netlist } from '../netlist';
 
 /** What a deck's analysis gave: a heading for each column, and rows of figures in SI units. */
@@ -67,7 +67,9 @@ function solve(deck: Deck, mostSteps: number): DeckAnswer {
     : deck.nodeVolts.size > 0
       ? { stored: heldStored(deck, netlist) }
       : ('rest' as const);
-  const run = new Transient(plan, { stop: analysis.stop, longestStep: analysis.longestStep, start }, probes);
+  const { stop } = analysis;
+  const longestStep = analysis.longestStep ?? usualLongest(analysis, plan);
+  const run = new Transient(plan, { stop, longestStep, start }, probes);
   const rows: number[][] = [];
   const count = Math.floor((analysis.stop - analysis.start) / analysis.step + 1e-6);
   const time = (i: number): number => Number((analysis.start + i * analysis.step).toPrecision(12));
@@ -98,6 +100,15 @@ function solve(deck: Deck, mostSteps: number): DeckAnswer {
   }
   if (next <= count) throw new DeckError(analysis.line, 'the run ended before its stop time');
   return { headings: ['time', ...labels], rows };
+}
+
+/** Rows that may be read off one step: between its ends the solution is a curve. What has a coil may ring, and is followed closer. */
+const ROWS_A_STEP = 20;
+const ROWS_A_RINGING_STEP = 4;
+
+function usualLongest({ step, stop, start }: Extract<Analysis, { kind: 'tran' }>, { states }: Plan): number {
+  const rows = states.ids.length > states.capacitors ? ROWS_A_RINGING_STEP : ROWS_A_STEP;
+  return Math.min(rows * step, (stop - start) / 50);
 }
 
 /** With UIC: IC= of each element, else what `.ic` gives its nodes, else nothing. */

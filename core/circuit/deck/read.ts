@@ -28,14 +28,12 @@ export type Analysis =
       readonly step: number;
       readonly stop: number;
       readonly start: number;
-      readonly longestStep: number;
+      /** Null where none is given. */
+      readonly longestStep: number | null;
       readonly fromGiven: boolean;
     };
 
 /** A SPICE deck, understood. */
-/** Rows that may be read off one step where no longest step is given: between, the solution is a curve. */
-const ROWS_A_STEP = 8;
-
 export interface Deck {
   readonly netlist: Netlist;
   readonly analysis: Analysis;
@@ -181,7 +179,7 @@ function tran(words: readonly string[], line: number): Analysis {
     throw new DeckError(line, '.tran starts to print at or after its stop time');
   if (longest < 0) throw new DeckError(line, '.tran has a negative longest step');
   if ((stop - start) / step > 5e6) throw new DeckError(line, '.tran asks for more than five million rows');
-  const longestStep = longest > 0 ? longest : Math.min(ROWS_A_STEP * step, (stop - start) / 50);
+  const longestStep = longest > 0 ? longest : null;
   return { kind: 'tran', line, step, stop, start, longestStep, fromGiven };
 }
 
