@@ -102,12 +102,12 @@ function solve(deck: Deck, mostSteps: number): DeckAnswer {
   return { headings: ['time', ...labels], rows };
 }
 
-/** Rows that may be read off one step: between its ends the solution is a curve. What has a coil may ring, and is followed closer. */
+/** Rows that may be read off one step: between its ends the solution is a curve. */
 const ROWS_A_STEP = 20;
-const ROWS_A_RINGING_STEP = 4;
 
 function usualLongest({ step, stop, start }: Extract<Analysis, { kind: 'tran' }>, { states }: Plan): number {
-  const rows = states.ids.length > states.capacitors ? ROWS_A_RINGING_STEP : ROWS_A_STEP;
+  // What has a coil may ring, and is followed from row to row.
+  const rows = states.ids.length > states.capacitors ? 1 : ROWS_A_STEP;
   return Math.min(rows * step, (stop - start) / 50);
 }
 
