@@ -67,7 +67,7 @@ export function inrushStudy(
   const { ohms, farads } = charging(bench);
   const limit = supplyKind(supply).limit(supply);
   const stop = Math.min(LONGEST_SECONDS, Math.max(1e-3, TIME_CONSTANTS * ohms * farads, 2 * limit.seconds));
-  const run = drawn(netlist, stop, limit.amps, onProgress);
+  const run = drawn(netlist, { stop, enough: ohms * farads, limitAmps: limit.amps }, onProgress);
   return { ...run, limitAmps: limit.amps, tripSeconds: limit.seconds, angleDegrees };
 }
 
@@ -78,7 +78,8 @@ function worstContact(bench: Bench, stress: Stress): { netlist: Netlist; angleDe
     return { netlist, angleDegrees: null };
   const peaks = ANGLES.map((angle) => ({
     angle,
-    amps: drawn(begunAt(netlist, angle), FIRST_SECONDS, Infinity).peakAmps,
+    amps: drawn(begunAt(netlist, angle), { stop: FIRST_SECONDS, enough: FIRST_SECONDS, limitAmps: Infinity })
+      .peakAmps,
   }));
   const angleDegrees = peaks.reduce((worst, p) => (p.amps > worst.amps ? p : worst)).angle;
   return { netlist: begunAt(netlist, angleDegrees), angleDegrees };
@@ -88,10 +89,13 @@ function worstContact(bench: Bench, stress: Stress): { netlist: Netlist; angleDe
 const fullThrottle = (bench: Bench) =>
   usualState(bench, bench.supply.kind === 'dc-track' ? { throttle: 1 } : {});
 
+/**
+ * What is drawn while it charges.
+ * @param enough seconds after which it is over once no more than the limit is drawn: the charge only falls from there
+ */
 function drawn(
   netlist: Netlist,
-  stop: number,
-  limitAmps: number,
+  { stop, enough, limitAmps }: { readonly stop: number; readonly enough: number; readonly limitAmps: number },
   onProgress?: (share: number) => boolean,
 ): Pick<InrushStudy, 'peakAmps' | 'overSeconds'> {
   const run = transientOf(netlist, { stop, longestStep: 1e-3, start: 'given' }, (plan) => {
@@ -102,8 +106,9 @@ function drawn(
   let since: number | null = null;
   let lastOver = 0;
   let overSeconds = 0;
+  let lately = 0;
   run.onStep = (step) => {
-    peakAmps = Math.max(peakAmps, step.within[0], step.after[0]);
+    lately = Math.max(lately, step.within[0], step.after[0]);
     if (Math.max(step.before[0], step.after[0]) > limitAmps) {
       if (since === null || step.from - lastOver > DIP_SECONDS) since = step.from;
       lastOver = step.to;
@@ -111,7 +116,10 @@ function drawn(
     }
   };
   while (!run.done) {
+    lately = 0;
     run.advance(2000);
+    peakAmps = Math.max(peakAmps, lately);
+    if (run.seconds >= enough && lately <= limitAmps) break;
     if (onProgress?.(run.seconds / stop)) break;
   }
   return { peakAmps, overSeconds };
