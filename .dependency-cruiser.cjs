@@ -95,6 +95,19 @@ module.exports = {
       from: { path: '^app/' },
       to: { path: '^(server|cli)/' },
     },
+    {
+      // What is asked of one kind alone stands with it; the table of kinds names them all. Matching a train is asked of the train.
+      name: 'shared-rooms-of-the-app-know-no-kind',
+      severity: 'error',
+      from: { path: '^app/', pathNot: ['^app/kinds/', '^app/workers/questions\\.ts$', '\\.test\\.tsx?$'] },
+      to: { path: '^(app|core)/kinds/[^/]+/' },
+    },
+    {
+      name: 'no-kind-of-the-app-reaches-into-another',
+      severity: 'error',
+      from: { path: '^app/kinds/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^(app|core)/kinds/[^/]+/', pathNot: '^(app|core)/kinds/$1/' },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {

@@ -20,16 +20,10 @@ const router = createBrowserRouter([
         path: 'drawer',
         lazy: async () => ({ Component: (await import('./pages/drawer-page')).DrawerPage }),
       },
-      { path: 'new', lazy: async () => ({ Component: (await import('./pages/line-page')).NewCoachPage }) },
-      {
-        path: 'new-locomotive',
-        lazy: async () => ({
-          Component: (await import('./pages/new-locomotive-page')).NewLocomotivePage,
-        }),
-      },
+      { path: 'new/:kind?', lazy: async () => ({ Component: (await import('./pages/new-page')).NewPage }) },
       {
         path: 'bench/:jobId/:stage?',
-        lazy: async () => ({ Component: (await import('./pages/bench-page')).BenchPage }),
+        lazy: async () => ({ Component: (await import('./bench/bench-page')).BenchPage }),
       },
       {
         path: 'train/:trainId',

@@ -1,3 +1,4 @@
+import { Radio } from 'antd';
 import { useId, type ReactNode } from 'react';
 import './fields.css';
 
@@ -27,19 +28,29 @@ export function Choice<T extends string>({
   quiet = false,
   onChoose,
 }: ChoiceProps<T>) {
-  const name = useId();
+  const id = useId();
   return (
-    <fieldset className="choice">
-      <legend className={quiet ? 'visually-hidden' : undefined}>{label}</legend>
-      <div className="choice-options" style={{ gridTemplateColumns: `repeat(${columns}, 1fr)` }}>
-        {options.map((o) => (
-          <label key={o.value} className={o.value === value ? 'chosen' : undefined}>
-            <input type="radio" name={name} checked={o.value === value} onChange={() => onChoose(o.value)} />
-            <span>{o.name}</span>
-            {o.figure !== undefined && <small>{o.figure}</small>}
-          </label>
-        ))}
-      </div>
-    </fieldset>
+    <div className="choice">
+      <span id={id} className={quiet ? 'visually-hidden' : 'choice-label'}>
+        {label}
+      </span>
+      <Radio.Group
+        aria-labelledby={id}
+        className={columns === 1 ? 'choice-options in-a-list' : 'choice-options'}
+        style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
+        optionType="button"
+        buttonStyle="solid"
+        value={value}
+        onChange={(e) => onChoose(e.target.value as T)}
+        options={options.map((o) => ({
+          value: o.value,
+          label: (
+            <>
+              <span>{o.name}</span> {o.figure !== undefined && <small>{o.figure}</small>}
+            </>
+          ),
+        }))}
+      />
+    </div>
   );
 }

@@ -1,4 +1,5 @@
-import { useState, type ReactNode } from 'react';
+import { Collapse } from 'antd';
+import type { ReactNode } from 'react';
 
 interface MoreProps {
   readonly label: string;
@@ -7,13 +8,15 @@ interface MoreProps {
   readonly children: ReactNode;
 }
 
-/** Choices that few need: folded away until asked for. */
+/** Choices or reasons that few need: folded away until asked for. */
 export function More({ label, open = false, children }: MoreProps) {
-  const [shown, setShown] = useState(open);
   return (
-    <details className="more" open={shown} onToggle={(e) => setShown(e.currentTarget.open)}>
-      <summary>{label}</summary>
-      {shown && <div className="more-body">{children}</div>}
-    </details>
+    <Collapse
+      ghost
+      size="small"
+      className="more"
+      defaultActiveKey={open ? 'more' : undefined}
+      items={[{ key: 'more', label, children }]}
+    />
   );
 }

@@ -1,8 +1,10 @@
-import { useId, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { Input } from 'antd';
 import { formatQuantity } from '../../core/quantity/format';
 import { parseQuantity, type ParseLimits } from '../../core/quantity/parse';
+import { Field } from './field';
+import { useDraft } from './use-draft';
+import type { ReactNode } from 'react';
 import type { UnitName } from '../../core/quantity/unit';
-import './fields.css';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -32,58 +34,29 @@ export function NumberField({
   doubt,
   onCommit,
 }: NumberFieldProps) {
-  const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
-  const [refusal, setRefusal] = useState<string | null>(null);
   const committed = formatQuantity(figure, unit, { significant });
-  const commit = (): void => {
-    if (draft === null) return;
-    const read = parseQuantity(draft, unit, limits);
-    if (!read.ok) {
-      setRefusal(read.message);
-      return;
-    }
-    setDraft(null);
-    setRefusal(null);
+  const draft = useDraft(committed, (typed) => {
+    const read = parseQuantity(typed, unit, limits);
+    if (!read.ok) return read.message;
     if (read.figure !== figure) onCommit(read.figure);
-  };
-  const onKeyDown = (event: KeyboardEvent): void => {
-    if (event.key === 'Enter') commit();
-    if (event.key === 'Escape') {
-      setDraft(null);
-      setRefusal(null);
-    }
-  };
+    return null;
+  });
   return (
-    <div className="field">
-      <label htmlFor={id}>{label}</label>
-      <div className={refusal ? 'field-box refused' : 'field-box'}>
-        <input
-          id={id}
-          type="text"
-          inputMode="text"
+    <Field label={label} refusal={draft.refusal} inForce={committed} doubt={doubt}>
+      {(of) => (
+        <Input
+          {...of}
+          className="figure"
           autoComplete="off"
           spellCheck={false}
-          value={draft ?? committed}
-          aria-invalid={refusal !== null}
-          aria-describedby={refusal ? `${id}-refusal` : undefined}
-          onChange={(e) => setDraft(e.target.value)}
+          value={draft.value}
+          suffix={aside === undefined ? undefined : <span className="field-aside">{aside}</span>}
+          onChange={(e) => draft.onChange(e.target.value)}
           onFocus={(e) => e.target.select()}
-          onBlur={commit}
-          onKeyDown={onKeyDown}
+          onBlur={draft.onCommit}
+          onKeyDown={draft.onKeyDown}
         />
-        {aside !== undefined && <span className="field-aside">{aside}</span>}
-      </div>
-      {doubt !== undefined && !refusal && (
-        <p className="field-doubt" role="status">
-          {doubt}
-        </p>
       )}
-      {refusal && (
-        <p className="field-refusal" id={`${id}-refusal`} role="alert">
-          {refusal} Still in force: {committed}.
-        </p>
-      )}
-    </div>
+    </Field>
   );
 }

@@ -1,6 +1,5 @@
 import { Select } from 'antd';
-import { useId } from 'react';
-import './fields.css';
+import { Field } from './field';
 
 interface SelectFieldProps<T extends string | number> {
   readonly label: string;
@@ -18,19 +17,19 @@ export function SelectField<T extends string | number>({
   options,
   onChange,
 }: SelectFieldProps<T>) {
-  const id = useId();
   return (
-    <div className="field">
-      <label htmlFor={id}>{label}</label>
-      <Select<T>
-        id={id}
-        className="select"
-        value={value}
-        placeholder={placeholder}
-        popupMatchSelectWidth={false}
-        options={[...options]}
-        onChange={onChange}
-      />
-    </div>
+    <Field label={label}>
+      {({ id }) => (
+        <Select<T>
+          id={id}
+          className="select"
+          value={value}
+          placeholder={placeholder}
+          popupMatchSelectWidth={false}
+          options={[...options]}
+          onChange={onChange}
+        />
+      )}
+    </Field>
   );
 }

@@ -1,4 +1,6 @@
+import { Slider } from 'antd';
 import { useId } from 'react';
+import './fields.css';
 
 interface SliderFieldProps {
   readonly label: string;
@@ -16,18 +18,18 @@ export function SliderField({ label, figure, least, most, step, says, onChange }
   const id = useId();
   return (
     <div className="slider-field">
-      <label htmlFor={id}>
-        {label} <output>{says}</output>
-      </label>
-      <input
-        id={id}
-        type="range"
+      <div className="slider-label">
+        <span id={id}>{label}</span> <output>{says}</output>
+      </div>
+      <Slider
+        ariaLabelledByForHandle={id}
+        ariaValueTextFormatterForHandle={() => says}
         min={least}
         max={most}
         step={step}
         value={figure}
-        aria-valuetext={says}
-        onChange={(e) => onChange(Number(e.target.value))}
+        tooltip={{ open: false }}
+        onChange={onChange}
       />
     </div>
   );

@@ -1,5 +1,6 @@
-import { useId, useState } from 'react';
-import './fields.css';
+import { Input } from 'antd';
+import { Field } from './field';
+import { useDraft } from './use-draft';
 
 interface TextFieldProps {
   readonly label: string;
@@ -22,43 +23,31 @@ export function TextField({
   check,
   onCommit,
 }: TextFieldProps) {
-  const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const empty = required && draft !== null && draft.trim() === '';
-  const refused = empty ? 'Something has to be written here.' : refusal;
-  const commit = (): void => {
-    if (draft === null || empty) return;
-    const complaint = check?.(draft) ?? null;
-    setRefusal(complaint);
-    if (complaint !== null) return;
-    setDraft(null);
-    const kept = required ? draft.trim() : draft;
+  const draft = useDraft(text, (typed) => {
+    if (required && typed.trim() === '') return 'Something has to be written here.';
+    const complaint = check?.(typed) ?? null;
+    if (complaint !== null) return complaint;
+    const kept = required ? typed.trim() : typed;
     if (kept !== text) onCommit(kept);
-  };
-  const shared = {
-    id,
-    value: draft ?? text,
-    maxLength: most,
-    'aria-invalid': refused !== null,
-    onBlur: commit,
-    onChange: (e: { target: { value: string } }) => setDraft(e.target.value),
-  };
+    return null;
+  });
+  // That nothing is written is told while it is being written.
+  const empty = required && draft.value.trim() === '' ? 'Something has to be written here.' : null;
+  const shared = { value: draft.value, maxLength: most, onBlur: draft.onCommit };
   return (
-    <div className="field">
-      <label htmlFor={id}>{label}</label>
-      <div className={refused ? 'field-box refused' : 'field-box'}>
-        {lines > 1 ? (
-          <textarea {...shared} rows={lines} />
+    <Field label={label} refusal={draft.refusal ?? empty} inForce={text}>
+      {(of) =>
+        lines > 1 ? (
+          <Input.TextArea {...of} {...shared} rows={lines} onChange={(e) => draft.onChange(e.target.value)} />
         ) : (
-          <input {...shared} type="text" className="words" onKeyDown={(e) => e.key === 'Enter' && commit()} />
-        )}
-      </div>
-      {refused && (
-        <p className="field-refusal" role="alert">
-          {refused} Still in force: {text}.
-        </p>
-      )}
-    </div>
+          <Input
+            {...of}
+            {...shared}
+            onChange={(e) => draft.onChange(e.target.value)}
+            onKeyDown={draft.onKeyDown}
+          />
+        )
+      }
+    </Field>
   );
 }

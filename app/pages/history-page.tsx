@@ -11,7 +11,7 @@ import { restore, shelf } from '../storage/session';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
 import { palette } from '../theme/palette';
-import { useTask } from '../workers/use-task';
+import { useStudy } from '../workers/use-study';
 import type { Layout } from '../../core/document/layout';
 import type { Shelf } from '../storage/shelf';
 import './shelf.css';
@@ -153,7 +153,7 @@ function Look({ layout, layoutId, version, onNamed }: LookProps) {
       current = false;
     };
   }, [layoutId, seq]);
-  const sketch = useTask(then ? (tasks) => tasks.lineSketch(then) : null, [then]);
+  const sketch = useStudy('lineSketch', then ?? layout, then ? {} : null, 'slow');
   const since = useMemo(() => (then ? differences(then, layout) : []), [then, layout]);
   if (failure !== null) return <p role="alert">This state cannot be shown: {failure}.</p>;
   if (!then) return <Skeleton active />;

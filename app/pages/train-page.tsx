@@ -1,5 +1,5 @@
-import { Button, Progress } from 'antd';
-import { useState } from 'react';
+import { Button, Progress, Skeleton } from 'antd';
+import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { freeId } from '../../core/document/usual-supply';
 import { kindOf } from '../../core/kinds';
@@ -12,21 +12,23 @@ import { checkTrain } from '../../core/finding/train/check-train';
 import { formatQuantity } from '../../core/quantity/format';
 
 import { commonCar, isSeen, trainStudy, type CarMatch, type TrainStudy } from '../../core/study/train';
-import { TrainStage } from '../drawings/stage/train-stage';
+import { TrainStage } from '../drawings/train/train-stage';
 import { InrushChart } from '../drawings/train/inrush-chart';
 import { MatchView } from '../drawings/train/match-view';
 import { NumberField } from '../fields/number-field';
 import { SelectField } from '../fields/select-field';
 import { TextField } from '../fields/text-field';
 import { CarList } from '../panels/car-list';
-import { FindingsPanel } from '../panels/findings-panel';
+import { FindingsPanel } from '../bench/findings-panel';
 import { useLayoutStore } from '../store/layout-store';
 import { useSearch } from '../workers/use-search';
-import { useTask } from '../workers/use-task';
+import { useStudy } from '../workers/use-study';
+import { useSolvedJobs } from '../store/use-solved-jobs';
+import { useLineFaces } from '../kinds/use-fetched';
+import { PreviewBand } from '../bench/preview-band';
 import { NotFound } from './not-found';
-import type { Patch } from '../../core/document/patch';
 import type { Remedy } from '../../core/finding/finding';
-import './bench.css';
+import '../bench/bench.css';
 import './train.css';
 
 /** A train as a whole. */
@@ -39,7 +41,6 @@ export function TrainPage() {
 
 interface Matched {
   readonly carId: string;
-  readonly patches: readonly Patch[];
   readonly before: readonly CarMatch[];
   readonly after: readonly CarMatch[];
 }
@@ -53,9 +54,17 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
   const [refusal, setRefusal] = useState<string | null>(null);
   const shown = preview?.of === open ? preview.remedy : null;
   const layout = shown ? patched(open, shown.patches) : open;
-  const study = trainStudy(layout, trainId);
-  const inrush = useTask((tasks) => tasks.trainInrush(layout, trainId), [layout, trainId]);
-  const match = useSearch<Matched>(open);
+  const jobIds = Object.values(layout.trains[trainId].cars).map((c) => c.jobId);
+  const ready = [...useSolvedJobs(layout, jobIds).values()].every((s) => s !== undefined);
+  const faces = useLineFaces([...new Set(jobIds.map((id) => layout.jobs[id].kind))]);
+  const inrush = useStudy('trainInrush', layout, { trainId }, 'slow');
+  const match = useSearch('matchTrain', open);
+  // While a change is being solved the train stands as it was.
+  const [last, setLast] = useState<TrainStudy | null>(null);
+  const fresh = useMemo(() => (ready ? trainStudy(layout, trainId) : null), [ready, layout, trainId]);
+  if (fresh && fresh !== last) setLast(fresh);
+  const study = fresh ?? last;
+  if (!study || !faces) return <Skeleton active style={{ padding: 24 }} />;
   const findings = checkTrain({
     layout: open,
     study: shown ? trainStudy(open, trainId) : study,
@@ -68,25 +77,17 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
   };
   const startMatch = (carId: string): void => {
     setBeside(carId);
-    match.start(async (tasks, tell) => ({ carId, ...(await tasks.matchTrain(open, trainId, carId, tell)) }));
+    match.start(open, { trainId, carId });
   };
   const found = match.answer;
-  const named = found && study.cars.find((c) => c.carId === found.carId)?.job.name;
+  const named = found && model?.job.name;
   return (
     <main className="train-page">
       <h1 className="visually-hidden">{study.train.name}</h1>
       <div style={{ position: 'relative' }}>
-        <TrainStage study={study} name={study.train.name} scale={layout.scale} />
+        <TrainStage study={study} name={study.train.name} scale={layout.scale} faces={faces} />
         <Totals layout={layout} study={study} />
-        {shown && (
-          <div className="stage-band" role="status">
-            Only a look: {shown.label}
-            <Button type="primary" onClick={() => onApply(shown)}>
-              Keep it
-            </Button>
-            <Button onClick={() => setPreview(null)}>Back</Button>
-          </div>
-        )}
+        {shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
       </div>
       <div className="train-work">
         <section className="choices">
@@ -152,7 +153,7 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
                 ) : found ? (
                   <>
                     <p>
-                      Beside {named}: {outcome(study, found)}
+                      Beside {named}: {outcome(study, { ...found, carId: model.carId })}
                     </p>
                     <span className="button-row">
                       <Button

@@ -5,7 +5,7 @@ import { NumberField } from '../fields/number-field';
 import { useLayoutStore } from '../store/layout-store';
 import { inferBuiltIn } from '../../core/part/built-in';
 import { formatQuantity } from '../../core/quantity/format';
-import { coachIn } from '../../core/kinds/coach/jobs';
+import { anyJobIn } from '../../core/document/jobs';
 import type { BuiltInRecord } from '../../core/document/lamp-record';
 import type { LedPart } from '../../core/part/led';
 
@@ -45,7 +45,7 @@ export function BuiltInFields({ jobId, lampIds, builtIn: now, led }: BuiltInFiel
   const put = (builtIn: BuiltInRecord): void => {
     setRefusal(null);
     edit('What is built in', (draft) => {
-      for (const id of lampIds) coachIn(draft, jobId).lamps[id].builtIn = builtIn;
+      for (const id of lampIds) anyJobIn(draft, jobId).lamps[id].builtIn = builtIn;
     });
   };
   const work = (): void => {

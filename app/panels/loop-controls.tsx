@@ -1,7 +1,8 @@
 import { Button } from 'antd';
 import { useRef, useState, type PointerEvent } from 'react';
 import { SliderField } from '../fields/slider-field';
-import { LOOP_MILLIMETRES, useRunStore, type JobControls } from '../store/run-store';
+import { LOOP_MILLIMETRES, useRunStore, type JobHand } from '../store/run-store';
+import { DIRECTION, type Direction } from '../../core/supply/state';
 import { modelSpeed } from '../../core/study/gap';
 import { formatQuantity } from '../../core/quantity/format';
 import type { DirtyStretch } from '../../core/study/contact';
@@ -10,7 +11,9 @@ import type { LivePlay } from '../workers/use-live-run';
 
 interface LoopControlsProps {
   readonly jobId: string;
-  readonly controls: JobControls;
+  readonly hand: JobHand;
+  /** Which way it runs: by its supply where that decides it. */
+  readonly direction: Direction;
   readonly live: LivePlay;
   readonly scale: ScaleName;
 }
@@ -21,12 +24,17 @@ const PATCH_MILLIMETRES = 250;
 const MOST_STRETCHES = 8;
 
 /** The coach on a short loop, played as it is solved: run it, and paint dirt on the rails. */
-export function LoopControls({ jobId, controls, live, scale }: LoopControlsProps) {
-  const set = useRunStore((s) => s.set);
+export function LoopControls({ jobId, hand, direction, live, scale }: LoopControlsProps) {
+  const set = useRunStore((s) => s.control);
+  const setInput = useRunStore((s) => s.setInput);
+  const onTurn = (id: string, runs: Direction): void => {
+    set(id, { runs });
+    setInput(id, DIRECTION, runs);
+  };
   const bar = useRef<HTMLDivElement>(null);
   const [from, setFrom] = useState<number | null>(null);
   const [to, setTo] = useState(0);
-  const { playing, direction, kilometresPerHour, stretches } = controls;
+  const { playing, kilometresPerHour, stretches } = hand;
   const placeOf = (event: PointerEvent): number => {
     const box = bar.current!.getBoundingClientRect();
     const share = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width));
@@ -63,7 +71,7 @@ export function LoopControls({ jobId, controls, live, scale }: LoopControlsProps
         <Button onClick={() => patch('dead')}>Dead {PATCH_MILLIMETRES} mm</Button>
         <Button
           aria-label={direction === 'forward' ? 'Run backwards' : 'Run forwards'}
-          onClick={() => set(jobId, { direction: direction === 'forward' ? 'reverse' : 'forward' })}
+          onClick={() => onTurn(jobId, direction === 'forward' ? 'reverse' : 'forward')}
         >
           {direction === 'forward' ? '→' : '←'}
         </Button>

@@ -1,11 +1,10 @@
-import { Modal } from 'antd';
+import { Button, Empty, Input, Modal } from 'antd';
 import { useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { inOrder } from '../../core/document/in-order';
 import { useLayoutStore } from '../store/layout-store';
-import { stages } from '../pages/stages';
-import { vehicleStages } from '../pages/vehicle-stages';
-import { benchPath, trainPath } from './paths';
+import { kindNames, kindRows } from '../kinds';
+import { benchPath, newPath, trainPath } from './paths';
 
 interface Find {
   readonly name: string;
@@ -22,12 +21,12 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
   const all: Find[] = [
     { name: 'Line', where: 'the layout at a glance', go: '/' },
     { name: 'Drawer', where: 'parts you own', go: '/drawer' },
-    { name: 'Light another coach', where: 'a few questions', go: '/new' },
-    { name: 'Light a locomotive', where: 'a few questions', go: '/new-locomotive' },
+    { name: 'Shelf', where: 'your layouts and their history', go: '/shelf' },
+    ...kindNames.map((k) => ({ name: `Light ${kindRows[k].one}`, where: 'a few questions', go: newPath(k) })),
     ...inOrder(layout?.trains ?? {}).map((t) => ({ name: t.name, where: 'a train', go: trainPath(t.id) })),
     ...inOrder(layout?.jobs ?? {}).flatMap((job) => [
       { name: job.name, where: 'on the bench', go: benchPath(job.id) },
-      ...(job.kind === 'coach' ? stages : vehicleStages).map((s) => ({
+      ...kindRows[job.kind].stages.map((s) => ({
         name: `${job.name}: ${s.name}`,
         where: s.says,
         go: benchPath(job.id, s.id),
@@ -51,7 +50,7 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
   };
   return (
     <Modal open title="Find" footer={null} onCancel={onClose}>
-      <input
+      <Input
         className="finder-input"
         aria-label="Find a job, a stage or a page"
         placeholder="A job, a stage, a page"
@@ -66,13 +65,15 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
       <ul className="finder-list">
         {found.map((f, i) => (
           <li key={f.go}>
-            <button type="button" className={i === here ? 'at' : undefined} onClick={() => go(f)}>
+            <Button block type="text" className={i === here ? 'at' : undefined} onClick={() => go(f)}>
               {f.name} <small>{f.where}</small>
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
-      {found.length === 0 && <p>Nothing is called “{typed}”.</p>}
+      {found.length === 0 && (
+        <Empty image={Empty.PRESENTED_IMAGE_SIMPLE} description={`Nothing is called “${typed}”.`} />
+      )}
     </Modal>
   );
 }

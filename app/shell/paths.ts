@@ -13,3 +13,6 @@ export const benchPath = (jobId: string, stage?: string): string =>
   `/bench/${marked(jobId)}${stage === undefined ? '' : `/${stage}`}`;
 
 export const trainPath = (trainId: string): string => `/train/${marked(trainId)}`;
+
+/** Where something new is begun: what it is, or the few questions of a kind. */
+export const newPath = (kind?: string): string => (kind === undefined ? '/new' : `/new/${kind}`);

@@ -13,7 +13,7 @@ import { watchPresses } from './last-pressed';
 import { BenchIcon, DrawerIcon, LineIcon, ShelfIcon } from './section-icons';
 import { useDrop, useImport } from './use-import';
 import { timeOf } from './when';
-import { benchPath, idOf } from './paths';
+import { benchPath, idOf, newPath } from './paths';
 import type { SaveState } from '../storage/keeper';
 import './shell.css';
 
@@ -81,7 +81,7 @@ export function Shell() {
           Line
         </NavLink>
         <NavLink
-          to={jobId ? benchPath(jobId) : first ? benchPath(first.id) : '/new'}
+          to={jobId ? benchPath(jobId) : first ? benchPath(first.id) : newPath()}
           className={match ? 'active' : ''}
         >
           <BenchIcon />

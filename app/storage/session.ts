@@ -246,15 +246,10 @@ async function settle(): Promise<void> {
 
 /** Sketches the line of a layout for its card, beside the interface. */
 async function drawPicture(id: string, layout: Layout): Promise<void> {
-  const { StudyRunner } = await import('../workers/use-task');
-  const runner = new StudyRunner();
-  try {
-    const picture = await runner.run((tasks) => tasks.lineSketch(layout));
-    await (await shelf()).mark(id, { picture });
-    await refresh();
-  } finally {
-    runner.stop();
-  }
+  const { hand } = await import('../workers/desk');
+  const picture = await hand.ask('lineSketch', layout, {}).answer;
+  await (await shelf()).mark(id, { picture });
+  await refresh();
 }
 
 /** Draws the small pictures that are missing, one after another: asked for where they are shown. */

@@ -6,7 +6,7 @@ import { demo, demoJob } from '../../tests/generated';
 import { change } from '../../core/document/patch';
 import { useLayoutStore } from './layout-store';
 import type { Step } from '../../core/document/history';
-import { usualJobControls, useRunStore } from './run-store';
+import { handOf, useRunStore, usualHand } from './run-store';
 
 const store = () => useLayoutStore.getState();
 const lux = (): number => coachIn(store().layout!, demoJob).wantedLux;
@@ -81,14 +81,13 @@ describe('edits as patches', () => {
 
 describe('controls of the moment', () => {
   test('are kept by job, and lie outside undo', () => {
-    useRunStore.getState().set('one', { throttle: 0.4 });
-    useRunStore.getState().set('one', { power: false });
-    useRunStore.getState().set('two', { direction: 'reverse' });
-    expect(useRunStore.getState().jobs).toEqual({
-      one: { throttle: 0.4, power: false },
-      two: { direction: 'reverse' },
-    });
+    const { control, setInput } = useRunStore.getState();
+    setInput('one', 'throttle', 0.4);
+    setInput('one', 'direction', 'reverse');
+    control('two', { power: false });
+    expect(handOf('one')).toMatchObject({ power: true, set: { throttle: 0.4, direction: 'reverse' } });
+    expect(handOf('two')).toMatchObject({ power: false, set: {} });
     expect(store().past).toEqual([]);
-    expect(usualJobControls.power).toBe(true);
+    expect(handOf('three')).toEqual(usualHand);
   });
 });

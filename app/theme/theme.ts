@@ -26,6 +26,56 @@ export const theme: ThemeConfig = {
   components: {
     Button: { fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none' },
     Modal: { titleFontSize: 18 },
-    Card: { colorBgContainer: '#fffdf7' },
+    Segmented: {
+      trackBg: '#e7dfcb',
+      itemColor: '#3a4741',
+      itemSelectedBg: palette.moss,
+      itemSelectedColor: '#fffdf7',
+    },
+    Table: {
+      headerBg: '#ece5d3',
+      headerColor: '#3a4741',
+      borderColor: '#ddd2b8',
+      rowHoverBg: '#f6efdf',
+      cellPaddingBlockSM: 5,
+      cellPaddingInlineSM: 6,
+      cellFontSizeSM: 13.5,
+    },
+    Slider: { railBg: '#d8cfb8', railHoverBg: '#c9bfa4', handleSize: 14, railSize: 6 },
+  },
+};
+
+/** The same on the stage, where it is always night. */
+export const night: ThemeConfig = {
+  token: {
+    colorPrimary: palette.brass,
+    colorText: '#e6ebe4',
+    colorTextDisabled: '#8b9791',
+    colorBgBase: '#1a2522',
+    colorBgContainer: '#22302b',
+    colorBgContainerDisabled: '#1e2926',
+    colorBorder: '#55675e',
+    colorTextLightSolid: '#14100a',
+    controlHeight: 34,
+  },
+  components: {
+    Segmented: {
+      trackBg: '#101816',
+      itemColor: '#c9d2cb',
+      itemHoverColor: '#fffdf7',
+      itemHoverBg: '#2b3a34',
+      itemSelectedBg: palette.brass,
+      itemSelectedColor: '#14100a',
+    },
+    Slider: {
+      railBg: '#3c4b44',
+      railHoverBg: '#4a5b53',
+      trackBg: palette.brass,
+      trackHoverBg: palette.lamp,
+      handleColor: palette.lamp,
+      handleActiveColor: palette.lamp,
+    },
+    Switch: { colorTextQuaternary: '#6b7a72', colorTextTertiary: '#7d8c84' },
+    Button: { primaryColor: '#14100a' },
   },
 };

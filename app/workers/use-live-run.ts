@@ -1,10 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
-import { StudyRunner } from './use-task';
-import { LOOP_MILLIMETRES, type JobControls } from '../store/run-store';
+import { DIRECTION, directionIn, throttleIn, type State } from '../../core/supply/state';
+import { LOOP_MILLIMETRES, type JobHand } from '../store/run-store';
+import { desk } from './desk';
+import { textOf } from './use-study';
 import type { Layout } from '../../core/document/layout';
 import type { RunControls, RunSample } from '../../core/study/live-run';
 
-/** How far ahead of what is shown the worker plays, and how often it is asked. */
+/** How far ahead of what is shown the desk plays, and how often it is asked. */
 const AHEAD_SECONDS = 0.25;
 const ASK_MS = 100;
 /** Samples kept for the scope. */
@@ -20,22 +22,27 @@ export interface LivePlay {
 const still: LivePlay = { samples: [], now: null, failure: null };
 
 /**
- * Plays a coach on its loop in real time while `controls.playing`: the worker solves a little ahead,
- * the screen shows what is due. A change of the layout begins the run anew, from its steady state.
+ * Plays a vehicle on its loop in real time while its hand has it playing: the desk solves a little
+ * ahead, the screen shows what is due. A change of the layout begins the run anew, from its steady state.
  */
-export function useLiveRun(layout: Layout, jobId: string, controls: JobControls): LivePlay {
+export function useLiveRun(layout: Layout, jobId: string, hand: JobHand, state: State): LivePlay {
   const [play, setPlay] = useState<LivePlay>(still);
-  const { playing } = controls;
-  const runner = useRef<StudyRunner | null>(null);
-  const sent = useRef<RunControls | null>(null);
+  const { playing, power, kilometresPerHour, stretches, runs } = hand;
+  const controls: RunControls = {
+    power,
+    throttle: throttleIn(state),
+    direction: state[DIRECTION] === undefined ? runs : directionIn(state),
+    kilometresPerHour,
+    stretches,
+  };
+  const running = useRef(false);
   const latest = useRef(controls);
   useEffect(() => {
     latest.current = controls;
   });
   useEffect(() => {
     if (!playing) return;
-    const mine = new StudyRunner();
-    runner.current = mine;
+    const { told } = desk;
     let current = true;
     let frame = 0;
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -44,11 +51,11 @@ export function useLiveRun(layout: Layout, jobId: string, controls: JobControls)
     let began = 0;
     const fail = (error: unknown): void => {
       cancelAnimationFrame(frame);
-      if (current) setPlay({ ...still, failure: error instanceof Error ? error.message : String(error) });
+      if (current) setPlay({ ...still, failure: textOf(error) });
     };
     const ask = async (): Promise<void> => {
       const until = (performance.now() - began) / 1000 + AHEAD_SECONDS;
-      queue.push(...(await mine.run((tasks) => tasks.advance(until))));
+      queue.push(...(await told.remote().advance(until)));
       if (current) timer = setTimeout(() => void ask().catch(fail), ASK_MS);
     };
     const tick = (): void => {
@@ -61,15 +68,13 @@ export function useLiveRun(layout: Layout, jobId: string, controls: JobControls)
       }
       frame = requestAnimationFrame(tick);
     };
-    const { power, throttle, direction, kilometresPerHour, stretches } = latest.current;
-    const runControls: RunControls = { power, throttle, direction, kilometresPerHour, stretches };
-    sent.current = runControls;
-    mine
-      .run((tasks) =>
-        tasks.startRun({ layout, jobId, controls: runControls, loopMillimetres: LOOP_MILLIMETRES, seed: 1 }),
-      )
+    const start = { jobId, controls: latest.current, loopMillimetres: LOOP_MILLIMETRES, seed: 1 };
+    told
+      .remote()
+      .startRun(told.hold(layout), start)
       .then(() => {
         if (!current) return;
+        running.current = true;
         began = performance.now();
         frame = requestAnimationFrame(tick);
         return ask();
@@ -77,22 +82,20 @@ export function useLiveRun(layout: Layout, jobId: string, controls: JobControls)
       .catch(fail);
     return () => {
       current = false;
+      running.current = false;
       cancelAnimationFrame(frame);
       clearTimeout(timer);
-      runner.current = null;
-      mine.stop();
       setPlay(still);
     };
   }, [layout, jobId, playing]);
 
-  const { power, throttle, direction, kilometresPerHour, stretches } = controls;
+  const { throttle, direction } = controls;
   useEffect(() => {
-    const mine = runner.current;
-    if (!mine || !sent.current) return;
-    const now: RunControls = { power, throttle, direction, kilometresPerHour, stretches };
-    if (Object.entries(now).every(([k, v]) => sent.current![k as keyof RunControls] === v)) return;
-    sent.current = now;
-    void mine.run((tasks) => tasks.control(now)).catch(() => undefined);
+    if (!running.current) return;
+    void desk.told
+      .remote()
+      .control({ power, throttle, direction, kilometresPerHour, stretches })
+      .catch(() => undefined);
   }, [power, throttle, direction, kilometresPerHour, stretches]);
   return play;
 }

@@ -1,65 +1,55 @@
-import { proxy, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import { StudyRunner } from './use-task';
-import type { StudyTasks } from './study-worker';
+import { hand, type Answer, type Asking, type Of, type QuestionName } from './desk';
+import { textOf } from './use-study';
+import type { Layout } from '../../core/document/layout';
 
-export interface SearchState<T> {
+export interface SearchState<Q extends QuestionName> {
   /** 0 to 1 while it runs; null when nothing runs. */
   readonly share: number | null;
-  readonly answer: T | null;
+  readonly answer: Answer<Q> | null;
   readonly failure: string | null;
-  readonly start: (search: (tasks: Remote<StudyTasks>, tell: (share: number) => void) => Promise<T>) => void;
+  readonly start: (layout: Layout, asked: Of<Q>) => void;
   readonly cancel: () => void;
 }
 
 /**
- * A search in a worker that is asked for by a press, says how far it is and can be stopped.
+ * A search beside the interface that is asked for by a press, says how far it is and can be stopped.
  * @param of what the answer is about; another one drops the answer and stops the search
  */
-export function useSearch<T>(of: unknown): SearchState<T> {
-  const runner = useRef<StudyRunner | null>(null);
+export function useSearch<Q extends QuestionName>(name: Q, of: unknown): SearchState<Q> {
+  const asking = useRef<Asking<Answer<Q>> | null>(null);
+  const none = { of, share: null, answer: null, failure: null };
   const [state, setState] = useState<{
     of: unknown;
     share: number | null;
-    answer: T | null;
+    answer: Answer<Q> | null;
     failure: string | null;
-  }>({ of, share: null, answer: null, failure: null });
+  }>(none);
   const stop = (): void => {
-    runner.current?.stop();
-    runner.current = null;
+    asking.current?.leave();
+    asking.current = null;
   };
   useEffect(() => stop, [of]);
-  const start: SearchState<T>['start'] = (search) => {
+  const start = (layout: Layout, asked: Of<Q>): void => {
     stop();
-    const mine = new StudyRunner();
-    runner.current = mine;
-    const isMine = (): boolean => runner.current === mine;
-    setState({ of, share: 0, answer: null, failure: null });
-    mine
-      .run((tasks) =>
-        search(
-          tasks,
-          proxy((share: number) => {
-            // Word of how far it is may come after the answer.
-            if (isMine()) setState((s) => (s.share === null ? s : { ...s, share }));
-          }),
-        ),
-      )
-      .then(
-        (answer) => isMine() && setState({ of, share: null, answer, failure: null }),
-        (error: unknown) =>
-          isMine() &&
-          setState({
-            of,
-            share: null,
-            answer: null,
-            failure: error instanceof Error ? error.message : String(error),
-          }),
-      );
+    setState({ ...none, share: 0 });
+    const mine: Asking<Answer<Q>> = hand.search(
+      name,
+      layout,
+      asked,
+      // Word of how far it is may come after the answer.
+      (share) => setState((s) => (s.share === null ? s : { ...s, share })),
+    );
+    asking.current = mine;
+    const isMine = (): boolean => asking.current === mine;
+    mine.answer.then(
+      (answer) => isMine() && setState({ ...none, answer }),
+      (error: unknown) => isMine() && setState({ ...none, failure: textOf(error) }),
+    );
   };
   const cancel = (): void => {
     stop();
-    setState({ of, share: null, answer: null, failure: null });
+    setState(none);
   };
   const current = state.of === of;
   return {

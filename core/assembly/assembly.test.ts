@@ -1,55 +1,13 @@
 import { coachIn } from '../kinds/coach/jobs';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { drawCircuit, drawnConnections } from '../../app/drawings/circuit/geometry';
+import { laddersOf } from '../../app/drawings/circuit/ladder';
 import { demo, demoJob, generatedLayout } from '../../tests/generated';
 import { change } from '../document/patch';
-import { looseTerminals, netsOf, terminalKey, terminalsOf, type Assembly } from './assembly';
+import { looseTerminals, terminalKey, terminalsOf } from './assembly';
 import { assemble } from './assemble';
 import { withFault } from './fault';
 import { lower } from './lower';
-
-/** Whether two ways of grouping the same terminals say the same. */
-function sameGroups(a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>): string | null {
-  const keys = [...a.keys()].filter((k) => b.has(k));
-  for (const x of keys) {
-    for (const y of keys) {
-      if ((a.get(x) === a.get(y)) !== (b.get(x) === b.get(y))) return `${x} and ${y}`;
-    }
-  }
-  return null;
-}
-
-const drawingAgrees = (assembly: Assembly, layout = demo()): void => {
-  const drawing = drawnConnections(drawCircuit(assembly));
-  const { nodeOf } = lower(assembly, layout.supplies.track);
-  // What hangs on nothing yet is drawn, and is no part of the circuit.
-  const wired = new Set(assembly.leads.flatMap(({ from, to }) => [terminalKey(from), terminalKey(to)]));
-  const drawn = [...drawing.keys()].filter((key) => wired.has(key) || nodeOf.has(key));
-  expect(drawn.sort()).toEqual([...nodeOf.keys()].sort());
-  expect(sameGroups(drawing, nodeOf)).toBeNull();
-};
-
-describe('the circuit drawing connects what the netlist connects', () => {
-  test('for the demo', () => drawingAgrees(assemble(demo(), demoJob)));
-  test('for 100 generated jobs', () => {
-    fc.assert(
-      fc.property(generatedLayout, (layout) => drawingAgrees(assemble(layout, demoJob), layout)),
-      { numRuns: 100 },
-    );
-  });
-  test('and the check can fail: a lead left out shows', () => {
-    const whole = assemble(demo(), demoJob);
-    const cut = withFault(whole, { kind: 'open', lead: whole.leads[3].id });
-    expect(sameGroups(drawnConnections(drawCircuit(cut)), netsOf(whole))).not.toBeNull();
-  });
-  test('no two parts lie on one another', () => {
-    const { symbols, width } = drawCircuit(assemble(demo(), demoJob));
-    const places = symbols.flatMap((s) => Object.values(s.at).map((p) => `${p.x},${p.y}`));
-    expect(new Set(places).size).toBe(places.length);
-    for (const s of symbols) for (const p of Object.values(s.at)) expect(p.x).toBeLessThan(width);
-  });
-});
 
 describe('the assembly', () => {
   test('every lead ends on a terminal that is there, and every sound job has no loose end', () => {
@@ -91,10 +49,9 @@ describe('strings, limiters and the rest are drawn and solved from one truth', (
     const layout = change(demo(), (draft) => {
       coachIn(draft, demoJob).circuits.roof.inSeries = 3;
     }).layout;
-    const { symbols } = drawCircuit(assemble(layout, demoJob));
-    const xs = symbols.filter((s) => s.part.kind === 'lamp').map((s) => s.at.anode.x);
-    expect(new Set(xs).size).toBe(3);
-    drawingAgrees(assemble(layout, demoJob), layout);
+    const room = { width: 1200, height: 360 };
+    const columns = laddersOf(assemble(layout, demoJob), room).flatMap((l) => l.columns);
+    expect(columns.map((c) => c.parts.filter((p) => p.part.kind === 'lamp').length)).toEqual([3, 3, 1]);
   });
 });
 

@@ -1,6 +1,7 @@
 import { condition } from '../../tests/roof';
 import { describe, expect, test } from 'vitest';
-import { drawCircuit, drawnConnections } from '../../app/drawings/circuit/geometry';
+import { drawnConnections } from '../../app/drawings/circuit/connections';
+import { laddersOf } from '../../app/drawings/circuit/ladder';
 import { demo, demoJob } from '../../tests/generated';
 import { change } from '../document/patch';
 import { rectifierNames } from '../document/rectifier-names';
@@ -23,7 +24,7 @@ const laid = (kind: SupplyKindName, recipe: Parameters<typeof change>[1]): Layou
 /** Whether drawing, leads and netlist connect the same terminals. */
 function connectsAlike(layout: Layout): void {
   const assembly = assemble(layout, demoJob);
-  const drawn = drawnConnections(drawCircuit(assembly));
+  const drawn = drawnConnections(laddersOf(assembly, { width: 640, height: 360 }));
   const nets = netsOf(assembly);
   const { nodeOf } = lower(assembly, layout.supplies.track);
   const keys = [...nets.keys()];

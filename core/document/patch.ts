@@ -98,9 +98,10 @@ function patchArray(
 
 /** The patches that make one plain value of another, at a path. Lists are replaced whole. */
 export function patchesBetween(before: unknown, after: unknown, path: Patch['path']): Patch[] {
-  if (before === after || JSON.stringify(before) === JSON.stringify(after)) return [];
+  if (before === after) return [];
   const plain = (v: unknown): v is Plain => typeof v === 'object' && v !== null && !Array.isArray(v);
-  if (!plain(before) || !plain(after)) return [{ op: 'replace', path, value: after }];
+  if (!plain(before) || !plain(after))
+    return JSON.stringify(before) === JSON.stringify(after) ? [] : [{ op: 'replace', path, value: after }];
   return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key): Patch[] => {
     const at = [...path, key];
     if (!Object.hasOwn(after, key)) return [{ op: 'remove', path: at }];

@@ -31,24 +31,36 @@ export interface Judged extends Judgement {
   readonly rule: string;
 }
 
+/** Work in steps: between two of them whoever does it may turn to something else, or leave it. */
+export type Steps<T> = Generator<void, T, void>;
+
+/** Does all steps at once. */
+function atOnce<T>(steps: Steps<T>): T {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
 /** What some rules say, each by the studies it needs; a study that fails silences only the rules that need it. */
-function judged(desk: StudyDesk, chosen: readonly Rule[], silenced?: Map<string, string>): Judged[] {
+function* judged(desk: StudyDesk, chosen: readonly Rule[], silenced?: Map<string, string>): Steps<Judged[]> {
   const { bench } = desk;
-  const found = chosen.flatMap((rule): Judged[] => {
-    if (rule.about && !rule.about(bench)) return [];
+  const found: Judged[] = [];
+  for (const rule of chosen) {
+    if (rule.about && !rule.about(bench)) continue;
+    yield;
     try {
       // Each study is made when a rule asks for it, and kept.
       const studies = Object.defineProperties(
         {},
         Object.fromEntries(rule.needs.map((n) => [n, { get: () => desk.get(n) }])),
       ) as Studies;
-      return rule.judge(bench, studies).map((j) => ({ ...j, rule: rule.id }));
+      found.push(...rule.judge(bench, studies).map((j) => ({ ...j, rule: rule.id })));
     } catch (error) {
       if (!(error instanceof CircuitError)) throw error;
       silenced?.set(rule.id, error.message);
-      return [];
     }
-  });
+  }
   return saidOnce(found);
 }
 
@@ -64,40 +76,46 @@ function saidOnce(found: readonly Judged[]): Judged[] {
   );
 }
 
+/** The rules that are asked for, of those that may be about a job. */
+const chosenFor = (bench: Bench, asked: Asked): readonly Rule[] =>
+  rulesFor(bench).filter((r) => asked === 'all' || isSlow(r) === (asked === 'slow'));
+
 /** What the rules say of a bench, before any cure is tried. */
-export function judge(desk: StudyDesk, asked: Asked = 'all', silenced?: Map<string, string>): Judged[] {
-  const chosen = rulesFor(desk.bench).filter((r) => asked === 'all' || isSlow(r) === (asked === 'slow'));
-  return judged(desk, chosen, silenced);
-}
+export const judge = (desk: StudyDesk, asked: Asked = 'all', silenced?: Map<string, string>): Judged[] =>
+  atOnce(judged(desk, chosenFor(desk.bench, asked), silenced));
 
 /** Judges a bench; cures are tried and offered where they hold. */
-export function checkBench(desk: StudyDesk, asked: Asked = 'all'): Finding[] {
+export const checkBench = (desk: StudyDesk, asked: Asked = 'all'): Finding[] =>
+  atOnce(checkBenchInSteps(desk, asked));
+
+/** The same in steps of at most a study each. */
+export function* checkBenchInSteps(desk: StudyDesk, asked: Asked = 'all'): Steps<Finding[]> {
   const { bench } = desk;
-  const all = rulesFor(bench);
   const silenced = new Map<string, string>();
-  const found = judge(desk, asked, silenced);
-  const trial = new Trial(desk, all, found);
-  const findings = found.flatMap((judgement): Finding[] => {
+  const found = yield* judged(desk, chosenFor(bench, asked), silenced);
+  const trial = new Trial(desk, rulesFor(bench), found);
+  const findings: Finding[] = [];
+  for (const judgement of found) {
     const { cures = [], onlyIfCured, explains, subject = {}, ...finding } = judgement;
     void explains;
-    const held = cures.flatMap((cure) => {
+    const held: { readonly remedy: Remedy; readonly says: string | undefined }[] = [];
+    for (const cure of cures) {
       for (const one of [cure].flat()) {
-        const remedy = trial.of(judgement, one);
-        if (remedy) return [{ remedy, says: one.says }];
+        const remedy = yield* trial.of(judgement, one);
+        if (!remedy) continue;
+        held.push({ remedy, says: one.says });
+        break;
       }
-      return [];
-    });
-    if (onlyIfCured && held.length === 0) return [];
+    }
+    if (onlyIfCured && held.length === 0) continue;
     const says = held.find((h) => h.says !== undefined)?.says;
-    return [
-      {
-        ...finding,
-        subject,
-        reason: says === undefined ? finding.reason : `${finding.reason} ${says}`,
-        remedies: held.map((h) => h.remedy),
-      },
-    ];
-  });
+    findings.push({
+      ...finding,
+      subject,
+      reason: says === undefined ? finding.reason : `${finding.reason} ${says}`,
+      remedies: held.map((h) => h.remedy),
+    });
+  }
   return gravestFirst([...findings, ...unjudged(bench, silenced, findings)]);
 }
 
@@ -141,18 +159,19 @@ class Trial {
   }
 
   /** @returns null for a cure that does not hold */
-  of(of: Judged, cure: Cure): Remedy | null {
+  *of(of: Judged, cure: Cure): Steps<Remedy | null> {
     const { bench } = this.desk;
     const tried = attempt(bench.layout, cure.recipe);
     if (tried === null || tried === bench.layout) return null;
     let at: Layout = tried;
     const own = this.all.filter((r) => r.id === of.rule);
     // The least that is asked: its own finding is gone.
-    if (!clears(this.judgedIn(at, own), of)) return null;
+    if (!clears(yield* this.judgedIn(at, own), of)) return null;
     for (let round = 0; round <= MOST_ROUNDS; round++) {
-      const now = this.judgedIn(at, this.rules);
+      const now = yield* this.judgedIn(at, this.rules);
       if (now === null) return null;
-      const fresh = now.filter((f) => this.isNew(f));
+      const wrong = yield* this.wrongBefore();
+      const fresh = now.filter((f) => isNew(f, wrong));
       if (fresh.length === 0) break;
       const next: Layout | null = round < MOST_ROUNDS ? mended(at, fresh) : null;
       if (next === null) {
@@ -162,29 +181,28 @@ class Trial {
       }
       at = next;
     }
-    if (!clears(this.judgedIn(at, own), of)) return null;
+    if (!clears(yield* this.judgedIn(at, own), of)) return null;
     const path = ['jobs', bench.jobId];
     const patches = patchesBetween(bench.layout.jobs[bench.jobId], at.jobs[bench.jobId], path);
     if (patches.length === 0 || !attemptPatches(bench.layout, patches).ok) return null;
     return { label: typeof cure.label === 'string' ? cure.label : cure.label(at), patches };
   }
 
-  private isNew(f: Judged): boolean {
-    if (f.severity === 'note') return false;
+  /** What was wrong before any cure, by finding. */
+  private *wrongBefore(): Steps<ReadonlyMap<string, Severity>> {
     this.wrong ??= new Map(
-      [...judged(this.desk, this.rules), ...this.found].map((known) => [known.id, known.severity]),
+      [...(yield* judged(this.desk, this.rules)), ...this.found].map((known) => [known.id, known.severity]),
     );
-    const before = this.wrong.get(f.id);
-    return before === undefined || weight[f.severity] < weight[before];
+    return this.wrong;
   }
 
   /** What rules say of the job in another layout; null where it cannot be laid out or solved. */
-  private judgedIn(layout: Layout, chosen: readonly Rule[]): Judged[] | null {
+  private *judgedIn(layout: Layout, chosen: readonly Rule[]): Steps<Judged[] | null> {
     try {
       let desk = this.desks.get(layout);
       if (!desk) this.desks.set(layout, (desk = new StudyDesk(benchIn(this.desk.bench, layout))));
       const silenced = new Map<string, string>();
-      const found = judged(desk, chosen, silenced);
+      const found = yield* judged(desk, chosen, silenced);
       return silenced.size > 0 ? null : found;
     } catch {
       return null;
@@ -201,6 +219,13 @@ function attempt(layout: Layout, recipe: Cure['recipe']): Layout | null {
   } catch {
     return null;
   }
+}
+
+/** Whether a finding was not there before, or is graver than it was. */
+function isNew(f: Judged, before: ReadonlyMap<string, Severity>): boolean {
+  if (f.severity === 'note') return false;
+  const was = before.get(f.id);
+  return was === undefined || weight[f.severity] < weight[was];
 }
 
 /** Whether a finding is gone, or less grave than it was. */
@@ -230,3 +255,11 @@ export const checkJob = (
   laid: LaidOut = {},
   asked: Asked = 'all',
 ): Finding[] => checkBench(new StudyDesk(benchOf(layout, jobId, laid)), asked);
+
+/** The same in steps, for one who has other things to do meanwhile. */
+export const checkJobInSteps = (
+  layout: Layout,
+  jobId: string,
+  laid: LaidOut = {},
+  asked: Asked = 'all',
+): Steps<Finding[]> => checkBenchInSteps(new StudyDesk(benchOf(layout, jobId, laid)), asked);

@@ -26,6 +26,8 @@ export interface JobKind<J> {
   readonly name: string;
   /** It goes first in a train. */
   readonly heads: boolean;
+  /** It stands the other way round: its own forward is the track's reverse. */
+  standsTurned(job: J): boolean;
   /** Length of its body, in millimetres. */
   lengthMillimetres(job: J): number;
   /** A name for how it is lit, for comparing ways of building it. */

@@ -22,25 +22,43 @@ const known = new WeakMap<AnyJob, Known>();
 /** Charges of the last answer of a job, by its id: where the next search begins. */
 const lastStored = new Map<string, Float64Array>();
 
-/** Solves a job of a layout; one that has not changed is not solved again. */
-export function solvedJob(layout: Layout, id: string): SolvedJob {
+/** A job that was solved before and has not changed since; null for one that has to be solved. */
+export function knownJob(layout: Layout, id: string): SolvedJob | null {
   const job = layout.jobs[id];
-  const supply = layout.supplies[job.supplyId];
   const before = known.get(job);
-  if (before && before.supply === supply && before.drawer === layout.drawer && before.solved.id === id)
-    return before.solved;
+  const same = before?.supply === layout.supplies[job.supplyId] && before.drawer === layout.drawer;
+  return same && before.solved.id === id ? before.solved : null;
+}
+
+/** Keeps what was solved of a job elsewhere: null where it has no answer. */
+export function keepSolved(layout: Layout, id: string, readings: Readings | null): SolvedJob {
+  const job = layout.jobs[id];
   let bench: Bench | null;
-  let readings: Readings | null = null;
-  // What cannot be solved is shown dark; the bench says why.
   try {
     bench = benchOf(layout, id);
-    const solved = new Solver(bench).at(usualState(bench), { guess: lastStored.get(id) });
-    lastStored.set(id, solved.stored);
-    readings = solved;
   } catch {
     bench = null;
   }
   const solved = { id, job, bench, readings };
-  known.set(job, { supply, drawer: layout.drawer, solved });
+  known.set(job, { supply: layout.supplies[job.supplyId], drawer: layout.drawer, solved });
   return solved;
+}
+
+/** Solves a job of a layout; one that has not changed is not solved again. */
+export function solvedJob(layout: Layout, id: string): SolvedJob {
+  const before = knownJob(layout, id);
+  if (before) return before;
+  return keepSolved(layout, id, usualReadingsOf(layout, id));
+}
+
+/** What is solved of a job every day. What cannot be is shown dark: null; the bench says why. */
+function usualReadingsOf(layout: Layout, id: string): Readings | null {
+  try {
+    const bench = benchOf(layout, id);
+    const readings = new Solver(bench).at(usualState(bench), { guess: lastStored.get(id) });
+    lastStored.set(id, readings.stored);
+    return readings;
+  } catch {
+    return null;
+  }
 }

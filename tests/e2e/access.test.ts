@@ -61,7 +61,8 @@ describe('axe finds nothing serious', () => {
     '/bench/railcar-tern/functions',
     '/bench/diesel-shunter/lamps',
     '/bench/diesel-shunter/try',
-    '/new-locomotive',
+    '/new/locomotive',
+    '/new/coach',
     '/drawer',
     '/shelf',
     '/shelf/history',
@@ -158,7 +159,8 @@ describe('nothing essential scrolls sideways', () => {
       '/bench/compartment-coach/brief',
       '/bench/railcar-tern/functions',
       '/bench/diesel-shunter/circuit',
-      '/new-locomotive',
+      '/new/locomotive',
+      '/new/coach',
     ]) {
       await page.goto(host.base + path);
       await page.locator('h1').first().waitFor({ state: 'attached' });

@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { figure, finding, judged, openBrowser, serve, visit } from './browser';
+import { figure, finding, judged, openBrowser, pick, serve, toggle, visit } from './browser';
 
 let browser: Browser;
 let host: Awaited<ReturnType<typeof serve>>;
@@ -125,12 +125,12 @@ describe('work on the bench', () => {
     await page.locator('.recharts-line').first().waitFor();
     expect(await page.locator('.recharts-reference-line').count()).toBe(3);
     const lit = Number(await page.locator('[data-window="4"]').getAttribute('data-lightness'));
-    await page.locator('.stage').getByRole('button', { name: 'Cut the power' }).click();
+    await toggle(page, 'Power');
     await page.waitForFunction(
       () => Number(document.querySelector('[data-window="4"]')?.getAttribute('data-lightness')) < 12,
     );
     expect(await figure(page, 'drawn')).toMatch(/^0/);
-    await page.locator('.stage').getByRole('button', { name: 'Power on again' }).click();
+    await toggle(page, 'Power');
     await expect
       .poll(async () => Number(await page.locator('[data-window="4"]').getAttribute('data-lightness')))
       .toBeCloseTo(lit, 1);
@@ -139,7 +139,7 @@ describe('work on the bench', () => {
 
   test('wanted brightness in words proposes a resistor, and a press fits it', async () => {
     const { page, context } = await visit(browser, host.base + bench);
-    await page.getByRole('radio', { name: /^Showroom/ }).check({ force: true });
+    await pick(page, /^Showroom/);
     const fit = page.getByTestId('proposal').getByRole('button', { name: /^Fit/ });
     await fit.waitFor();
     const offered = (await fit.innerText()).replace('Fit ', '');

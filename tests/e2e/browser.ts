@@ -98,3 +98,22 @@ export async function judged(page: Page): Promise<void> {
 
 export const finding = (page: Page, rule: string) => page.locator(`.finding[data-rule="${rule}"]`);
 export const figure = (page: Page, name: string) => page.locator(`[data-figure="${name}"]`).innerText();
+
+/** Takes one of a few possibilities that stand side by side, by the beginning of its words. */
+export const pick = (page: Page, words: RegExp): Promise<void> =>
+  page.locator('.ant-radio-button-wrapper').filter({ hasText: words }).first().click();
+/** Chooses a drawing of the job. */
+export const picture = (page: Page, name: string): Promise<void> =>
+  page.locator('.pictures').getByText(name, { exact: true }).click();
+/** Presses what is on the card of controls, by its words. */
+export const control = (page: Page, name: string): Promise<void> =>
+  page.locator('.stage-controls').getByText(name, { exact: true }).click();
+/** Switches on the card of controls, by what is written beside it. */
+export const toggle = (page: Page, name: string): Promise<void> =>
+  page.locator('.stage-controls').getByRole('switch', { name }).click();
+/** Sets a slider by a press on its rail, to a share of it. */
+export async function slide(page: Page, name: RegExp, share: number): Promise<void> {
+  const rail = page.locator('.ant-slider', { has: page.getByRole('slider', { name }) });
+  const { width, height } = (await rail.boundingBox())!;
+  await rail.click({ position: { x: width * share, y: height / 2 } });
+}

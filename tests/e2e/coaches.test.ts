@@ -1,6 +1,6 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { figure, finding, judged, openBrowser, serve, visit } from './browser';
+import { figure, finding, judged, openBrowser, pick, slide, picture, serve, visit } from './browser';
 
 let browser: Browser;
 let host: Awaited<ReturnType<typeof serve>>;
@@ -19,9 +19,10 @@ describe('from nothing to a lit coach', () => {
     const { page, context, troubles } = await visit(browser, host.base);
     await page.getByRole('heading', { name: 'Coaches' }).waitFor();
     await page.getByRole('button', { name: 'New' }).click();
-    await page.getByRole('heading', { name: 'Light the first coach' }).waitFor();
-    await page.getByRole('radio', { name: /^DC track/ }).check({ force: true });
-    await page.getByRole('radio', { name: /^Gas/ }).check({ force: true });
+    await page.getByRole('heading', { name: 'What do you light first?' }).waitFor();
+    await page.getByRole('link', { name: /^Coach/ }).click();
+    await pick(page, /^DC track/);
+    await pick(page, /^Gas/);
     await page.getByRole('button', { name: 'Lay it out and light it' }).click();
     await judged(page);
     expect(await page.locator('.finding.stop').count()).toBe(0);
@@ -47,14 +48,14 @@ describe('power and drive', () => {
     await page.getByRole('slider', { name: /^Throttle/ }).waitFor();
     const window = page.locator('[data-window="4"]');
     const bright = Number(await window.getAttribute('data-lightness'));
-    await page.getByRole('slider', { name: /^Throttle/ }).fill('40');
+    await slide(page, /^Throttle/, 0.4);
     await expect
       .poll(async () => Number(await window.getAttribute('data-lightness')))
       .toBeLessThan(bright - 10);
     const dim = await figure(page, 'drawn');
     await page.locator('.stage').focus();
     await page.keyboard.press('r');
-    await page.getByRole('button', { name: '← Reverse' }).waitFor();
+    await page.locator('.stage-controls .ant-segmented-item-selected', { hasText: 'Reverse' }).waitFor();
     expect(await figure(page, 'drawn')).toBe(dim);
     expect(troubles).toEqual([]);
     await context.close();
@@ -77,7 +78,7 @@ describe('power and drive', () => {
     const { page, context } = await visit(browser, `${host.base}${bench}/lamps`);
     await judged(page);
     await page.getByText(/^Tint, hard or soft light/).click();
-    await page.getByRole('radio', { name: /^Ready-wired/ }).check({ force: true });
+    await pick(page, /^Ready-wired/);
     await finding(page, 'built-in').waitFor();
     await page.getByLabel('Volts over it').fill('1 V');
     await page.keyboard.press('Enter');
@@ -99,7 +100,7 @@ describe('trying and comparing', () => {
     const { page, context, troubles } = await visit(browser, `${host.base}${bench}/try`);
     await judged(page);
     await page.getByRole('button', { name: /^Dead/ }).click();
-    await page.getByRole('slider', { name: /^Speed/ }).fill('60');
+    await slide(page, /^Speed/, 0.5);
     await page.getByRole('button', { name: 'Run it' }).click();
     await page.getByTestId('runner').waitFor();
     await page.getByRole('img', { name: /^Scope/ }).waitFor();
@@ -116,13 +117,13 @@ describe('trying and comparing', () => {
   test('another school is set beside, compared in figures, built, and undone', async () => {
     const { page, context } = await visit(browser, host.base + bench);
     await judged(page);
-    await page.getByRole('tab', { name: 'Compare' }).click();
+    await picture(page, 'Compare');
     await page.getByRole('row', { name: /As it stands/ }).waitFor();
     await page.getByRole('button', { name: 'Strip on a current limiter' }).click();
     const row = page.getByRole('row', { name: /Strip on a current limiter/ });
     await row.getByText(/lx/).first().waitFor({ timeout: 60_000 });
     await row.getByRole('button', { name: 'Build it so' }).click();
-    await page.getByRole('tab', { name: 'Circuit' }).click();
+    await picture(page, 'Circuit');
     await page.getByLabel('The limiter holds').waitFor();
     await page.getByRole('button', { name: /^Undo/ }).click();
     await page.getByLabel('A resistor for each lamp').waitFor();

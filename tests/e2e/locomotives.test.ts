@@ -1,7 +1,18 @@
 import { readFileSync } from 'node:fs';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { figure, finding, judged, openBrowser, serve, visit } from './browser';
+import {
+  control,
+  figure,
+  finding,
+  judged,
+  openBrowser,
+  pick,
+  picture,
+  serve,
+  toggle,
+  visit,
+} from './browser';
 
 let browser: Browser;
 let host: Awaited<ReturnType<typeof serve>>;
@@ -18,10 +29,9 @@ describe('an old bulb-lit power car, as a new user would', () => {
   test('to white and red on DC, the old diode found and bridged; then to DCC with an 8-pin plug', async () => {
     const { page, context, troubles } = await visit(browser, host.base);
     await page.getByRole('button', { name: 'Light a locomotive' }).click();
-    await page.getByRole('radio', { name: /^Power car/ }).check({ force: true });
-    await page.getByLabel('What feeds it?').click();
-    await page.getByText('Test track, DC · DC track', { exact: true }).click();
-    await page.getByRole('button', { name: 'Light it' }).click();
+    await pick(page, /^Power car/);
+    await pick(page, /^Test track, DC/);
+    await page.getByRole('button', { name: 'Lay it out and light it' }).click();
     await judged(page);
     // As it came: a bulb ahead, nothing behind.
     expect(await figure(page, 'end-A')).toBe('white');
@@ -43,11 +53,11 @@ describe('an old bulb-lit power car, as a new user would', () => {
     }
     expect(await figure(page, 'end-A')).toBe('white');
     expect(await figure(page, 'end-B')).toBe('red');
-    await page.getByRole('button', { name: 'Reverse →' }).click();
+    await control(page, 'Reverse');
     await expect.poll(() => figure(page, 'end-A')).toBe('red');
     expect(await figure(page, 'end-B')).toBe('white');
     // Which lead goes where is said before the iron is hot.
-    await page.getByRole('tab', { name: 'Leads' }).click();
+    await picture(page, 'Leads');
     await page.getByText('right rail, at the pickups').first().waitFor();
     // The same for DCC.
     await page.getByRole('link', { name: /Power/ }).click();
@@ -60,12 +70,12 @@ describe('an old bulb-lit power car, as a new user would', () => {
     await judged(page);
     await page.getByText('Nothing does').waitFor();
     expect(await figure(page, 'end-A')).toBe('red');
-    await page.getByRole('tab', { name: 'Leads' }).click();
+    await picture(page, 'Leads');
     await page
       .getByRole('cell', { name: /output 2, pin 2/ })
       .first()
       .waitFor();
-    await page.getByRole('tab', { name: 'Sheet' }).click();
+    await picture(page, 'Sheet');
     await page.getByRole('row', { name: /F0 forward.*pin 6.*white.*Headlight/ }).waitFor();
     await page.getByRole('link', { name: /Proof/ }).click();
     await page.locator('.proof-list li').first().waitFor();
@@ -98,7 +108,7 @@ describe('the shunter that was wired backwards', () => {
     ])
       expect(Math.abs(got - said)).toBeLessThanOrEqual(5);
     // Set on DCC it shines both colours at once.
-    await page.getByRole('button', { name: 'DCC track' }).click();
+    await control(page, 'DCC track');
     await expect.poll(() => figure(page, 'end-A')).toBe('white and red');
     await finding(page, 'dc-on-dcc').waitFor();
     expect(troubles).toEqual([]);
@@ -117,10 +127,10 @@ describe('a railcar on its decoder', () => {
     await expect.poll(() => figure(page, 'end-A')).toBe('dark');
     await page.keyboard.press('2');
     await expect.poll(() => figure(page, 'end-A')).toBe('cab light');
-    await page.getByRole('button', { name: /^Tail switch/ }).click();
-    await page.getByRole('button', { name: 'Tail switch: off' }).waitFor();
-    await page.getByRole('tab', { name: 'Truth table' }).click();
-    await page.getByRole('button', { name: '← F0', exact: true }).click();
+    await toggle(page, 'Tail switch');
+    await page.getByRole('switch', { name: 'Tail switch', checked: false }).waitFor();
+    await picture(page, 'All states');
+    await page.getByRole('button', { name: 'forward, F0 on', exact: true }).click();
     await expect.poll(() => figure(page, 'end-A')).toBe('white');
     await expect.poll(() => figure(page, 'end-B')).toBe('red');
     // A CV typed is a table changed; one that is none is refused beside it.
@@ -132,7 +142,7 @@ describe('a railcar on its decoder', () => {
     await page.getByText(/CV 35 is 300/).waitFor();
     await cv.fill('12');
     await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: /Output 4, violet F1, F2/ }).waitFor();
+    await page.getByRole('radio', { name: /Output 4, violet F1, F2/ }).waitFor({ state: 'attached' });
     const [saved] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('button', { name: 'Save as CSV' }).click(),
@@ -151,7 +161,7 @@ describe('a railcar on its decoder', () => {
       mimeType: 'text/csv',
       buffer: Buffer.from(csv.replace('F1; F2', 'F3')),
     });
-    await page.getByRole('button', { name: /Output 4, violet F3/ }).waitFor();
+    await page.getByRole('radio', { name: /Output 4, violet F3/ }).waitFor({ state: 'attached' });
     expect(troubles).toEqual([]);
     await context.close();
   });

@@ -1,6 +1,6 @@
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { figure, finding, judged, openBrowser, serve, visit } from './browser';
+import { figure, finding, judged, openBrowser, pick, serve, visit } from './browser';
 
 let browser: Browser;
 let host: Awaited<ReturnType<typeof serve>>;
@@ -15,15 +15,15 @@ afterAll(async () => {
 
 describe('a sleeping coach with a side corridor, as a new user would', () => {
   test('one centre row leaves the corridor dark; two rows, placed by the program, light it', async () => {
-    const { page, context, troubles } = await visit(browser, `${host.base}/new`);
-    await page.getByRole('radio', { name: /^Sleeping coach/ }).check({ force: true });
-    await page.getByRole('radio', { name: /^Main line/ }).check({ force: true });
+    const { page, context, troubles } = await visit(browser, `${host.base}/new/coach`);
+    await pick(page, /^Sleeping coach/);
+    await pick(page, /^Main line/);
     await page.getByRole('button', { name: 'Lay it out and light it' }).click();
     await judged(page);
     // What the program lays out needs nothing mended.
     expect(await finding(page, 'dark-room').count()).toBe(0);
     await page.getByRole('link', { name: /Lamps/ }).click();
-    await page.getByRole('radio', { name: /^One row/ }).check({ force: true });
+    await pick(page, /^One row/);
     await judged(page);
     await finding(page, 'dark-room').waitFor();
     expect(await finding(page, 'dark-room').innerText()).toMatch(/Corridor stays dark/);
@@ -31,7 +31,7 @@ describe('a sleeping coach with a side corridor, as a new user would', () => {
     const corridor = page.locator('[data-window="5"]');
     expect(Number(await corridor.getAttribute('data-lightness'))).toBeLessThan(15);
     await page.getByRole('link', { name: /Lamps/ }).click();
-    await page.getByRole('radio', { name: /^Two rows/ }).check({ force: true });
+    await pick(page, /^Two rows/);
     await page.getByRole('button', { name: 'Place them for me' }).click();
     await page.getByRole('button', { name: 'Hang them so' }).click({ timeout: 60_000 });
     await judged(page);

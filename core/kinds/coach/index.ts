@@ -14,6 +14,7 @@ const DARK_LUX = 0.1;
 export const coach: JobKind<CoachRecord> = {
   name: 'Coach',
   heads: false,
+  standsTurned: () => false,
   lengthMillimetres: (job) => job.dimensions.lengthMillimetres,
   words(layout, jobId) {
     const lux = solvedCoach(layout, jobId).light?.litLux ?? 0;

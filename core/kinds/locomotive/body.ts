@@ -1,4 +1,4 @@
-import type { LocomotiveRecord } from '../../kinds/locomotive/record';
+import type { LocomotiveRecord } from './record';
 
 /** Height of the underside above the rail, in millimetres. */
 export const undersideAboveRail = (body: Pick<LocomotiveRecord['body'], 'wheelMillimetres'>): number =>

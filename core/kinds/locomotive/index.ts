@@ -9,6 +9,7 @@ import type { LocomotiveRecord } from './record';
 export const locomotive: JobKind<LocomotiveRecord> = {
   name: 'Locomotive or railcar',
   heads: true,
+  standsTurned: (job) => job.turned,
   lengthMillimetres: (job) => job.body.lengthMillimetres,
   words(layout, jobId) {
     const { A, B } = shownAt(locomotiveIn(layout, jobId), solvedJob(layout, jobId).readings);

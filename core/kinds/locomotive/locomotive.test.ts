@@ -24,7 +24,7 @@ import { truthTable } from '../../study/truth-table';
 import { throttleSweep } from '../../study/throttle-sweep';
 import { Solver } from '../../study/solver';
 import type { DieReading, Readings } from '../../study/readings';
-import { ownDirection } from './own-direction';
+import { handFor, stateByHand } from '../../study/hand';
 import { benchOf } from '../../study/bench';
 import type { State } from '../../supply/state';
 import { checkJob } from '../../finding/check';
@@ -365,8 +365,11 @@ describe('which lead is the wrong way round', () => {
     const job = locomotiveIn(layout, jobId);
     expect(job.turned).toBe(true);
     expect(job.powered).toBe(false);
-    expect(ownDirection(job, 'forward')).toBe('reverse');
-    expect(ownDirection({ turned: false }, 'forward')).toBe('forward');
+    // What the hand on the throttle calls forward is its own reverse, and the other way.
+    expect(stateByHand(vehicle, { direction: 'forward' }).direction).toBe('reverse');
+    expect(handFor(vehicle, stateByHand(vehicle, { direction: 'forward' })).direction).toBe('forward');
+    const upright = benchOf(onRails('shared-both-ways'), vehicleId);
+    expect(stateByHand(upright, {}).direction).toBe('forward');
     // Going towards its own A, which is the track’s reverse, it shows white there.
     expect(shownAt(job, new Solver(vehicle).at(usualState(vehicle)))).toEqual({
       A: 'white',

@@ -26,8 +26,8 @@ export interface DecoderTable {
 
 /** Input of a function. */
 export const functionInput = (fn: number): string => `F${fn}`;
-const MOVING = 'moving';
-const PRESSES = 'presses';
+export const MOVING = 'moving';
+export const PRESSES = 'presses';
 
 /** Functions a table knows of, ascending. */
 export function functionsOf({ outputs }: Pick<DecoderTable, 'outputs'>): number[] {
@@ -68,6 +68,7 @@ export function decoderInputs(table: DecoderTable): Input[] {
             name: `Presses of F${stepped.function}`,
             domain: { values: Array.from({ length: stepped.outputs.length + 1 }, (_, i) => i) },
             usual: 0,
+            key: stepped.function < 10 ? String(stepped.function) : undefined,
           },
         ]
       : []),

@@ -1,0 +1,79 @@
+import { Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { patched } from '../../core/document/patch';
+import { handFor } from '../../core/study/hand';
+import { useLayoutStore } from '../store/layout-store';
+import { useJobHand, useRunStore } from '../store/run-store';
+import { useLiveRun } from '../workers/use-live-run';
+import { FindingsPanel } from './findings-panel';
+import { Pictures } from './pictures';
+import { PreviewBand } from './preview-band';
+import { useSolvedJob } from './solved-job';
+import { Stage } from './stage';
+import { Steps } from './steps';
+import { useJudged } from './use-judged';
+import type { Layout } from '../../core/document/layout';
+import type { Remedy } from '../../core/finding/finding';
+import type { State } from '../../core/supply/state';
+import type { Face, PanelProps } from '../kinds/face';
+import './bench.css';
+
+interface BenchProps {
+  readonly face: Face;
+  readonly layout: Layout;
+  readonly jobId: string;
+  readonly stage: string;
+}
+
+/** The bench of any job: stage, steps of the work, choices, pictures and what needs attention; the face of its kind fills them. */
+export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
+  const [preview, setPreview] = useState<{ readonly remedy: Remedy; readonly of: Layout } | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const apply = useLayoutStore((s) => s.apply);
+  const control = useRunStore((s) => s.control);
+  const hand = useJobHand(jobId);
+  // A preview stands only for the layout it was made for.
+  const shown = preview?.of === open ? preview.remedy : null;
+  const layout = useMemo(() => (shown ? patched(open, shown.patches) : open), [open, shown]);
+  const solved = useSolvedJob(layout, jobId, hand);
+  const live = useLiveRun(layout, jobId, hand, solved.state);
+  const judged = useJudged(open, jobId, hand.supplyId ?? undefined);
+  const { findings } = judged;
+  const wrong = findings
+    .filter((f) => f.severity !== 'note')
+    .flatMap((f) => f.terminals.map((part) => part.part))
+    .join('\n');
+  const flagged = useMemo(() => new Set(wrong.split('\n')), [wrong]);
+  const now: PanelProps = { layout, jobId, job: layout.jobs[jobId], solved, hand, live };
+  // The stage goes first; choices and pictures follow as soon as there is time.
+  const later = useDeferredValue(now);
+  const onApply = (remedy: Remedy): void => {
+    setPreview(null);
+    setRefusal(apply(remedy.label, remedy.patches));
+  };
+  const onState = (state: State): void => control(jobId, { power: true, set: handFor(solved.bench, state) });
+  const { Panel } = face.stages.find((s) => s.id === stage)!;
+  return (
+    <main className="bench">
+      <h1 className="visually-hidden">{open.jobs[jobId].name} on the bench</h1>
+      <div className="stage-place">
+        <Stage face={face} stage={stage} of={now} />
+        {shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
+      </div>
+      <Steps face={face} jobId={jobId} stage={stage} findings={judged.begun ? findings : null} />
+      <div className="work">
+        <Suspense fallback={<div className="choices" />}>
+          <Panel {...later} />
+        </Suspense>
+        <Pictures key={stage} face={face} stage={stage} of={{ ...later, flagged, onState }} />
+        <FindingsPanel
+          findings={findings}
+          stale={judged.stale}
+          failure={refusal ?? judged.failure}
+          previewed={shown}
+          onPreview={(remedy) => setPreview(remedy ? { remedy, of: open } : null)}
+          onApply={onApply}
+        />
+      </div>
+    </main>
+  );
+}

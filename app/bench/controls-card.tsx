@@ -1,0 +1,180 @@
+import { Button, ConfigProvider, Segmented, Slider, Switch } from 'antd';
+import { useId } from 'react';
+import { handFor, inputsForHand } from '../../core/study/hand';
+import { PRESSES } from '../../core/supply/drivers/decoder';
+import {
+  directionIn,
+  THROTTLE,
+  throttleIn,
+  type Input,
+  type Setting,
+  type State,
+} from '../../core/supply/state';
+import { supplyKind, type Supply } from '../../core/supply';
+import { useRunStore } from '../store/run-store';
+import { night } from '../theme/theme';
+import type { PanelProps } from '../kinds/face';
+
+/** What the hand is on: the supply it stands on, power, and whatever the job's inputs give to set. */
+export function ControlsCard({ jobId, layout, job, solved, hand }: PanelProps) {
+  const control = useRunStore((s) => s.control);
+  const setInput = useRunStore((s) => s.setInput);
+  const id = useId();
+  const { bench } = solved;
+  const state = handFor(bench, solved.state);
+  const inputs = inputsForHand(bench);
+  const keys = inputs
+    .filter((i) => i.with !== undefined || i.id === PRESSES)
+    .sort((a, b) => keyNumber(a) - keyNumber(b));
+  const set = (input: string, setting: Setting): void => setInput(jobId, input, setting);
+  const supplies = suppliesOf(job, layout.supplies);
+  return (
+    <ConfigProvider theme={night}>
+      <div className="stage-controls">
+        {supplies.length > 1 ? (
+          <Segmented
+            aria-label="Set it on"
+            options={supplies.map((s) => ({ value: s, label: supplyKind(layout.supplies[s]).name }))}
+            value={bench.supplyId}
+            onChange={(supplyId) => {
+              const { [THROTTLE]: left, ...kept } = hand.set;
+              void left;
+              control(jobId, { supplyId, set: kept });
+            }}
+          />
+        ) : (
+          <SupplyRow supply={bench.supply} state={state} />
+        )}
+        <div className="row">
+          <span id={`${id}-power`}>Power</span>
+          <Switch
+            aria-labelledby={`${id}-power`}
+            checked={hand.power}
+            onChange={(power) => control(jobId, { power })}
+          />
+        </div>
+        {inputs
+          .filter((i) => !keys.includes(i))
+          .map((input) => (
+            <InputControl key={input.id} input={input} state={state} onSet={set} />
+          ))}
+        {keys.length > 0 && (
+          <div className="function-keys" role="group" aria-label="Functions">
+            {keys.map((input) => (
+              <FunctionKey key={input.id} input={input} state={state} onSet={set} />
+            ))}
+          </div>
+        )}
+      </div>
+    </ConfigProvider>
+  );
+}
+
+type Supplies = PanelProps['layout']['supplies'];
+
+/** The supplies a job may be set on: its own, and the one it is tried on. */
+function suppliesOf(job: PanelProps['job'], supplies: Supplies): string[] {
+  const other: unknown = job.otherSupplyId;
+  return [job.supplyId, ...(typeof other === 'string' && Object.hasOwn(supplies, other) ? [other] : [])];
+}
+
+function SupplyRow({ supply, state }: { readonly supply: Supply; readonly state: State }) {
+  const kind = supplyKind(supply);
+  const words = kind.words(supply, { throttle: throttleIn(state), direction: directionIn(state) });
+  return (
+    <div className="row">
+      <span className="head">{kind.name}</span>
+      <code>{words.replace(/^(DCC|DC|AC|bus) /, '').replace(/ (forward|reverse)$/, '')}</code>
+    </div>
+  );
+}
+
+/** "F6" and "Presses of F6" in the order of their numbers. */
+const keyNumber = (input: Input): number => Number(/\d+$/.exec(input.name)?.[0] ?? 0);
+
+interface InputProps {
+  readonly input: Input;
+  readonly state: State;
+  readonly onSet: (input: string, setting: Setting) => void;
+}
+
+/** "forward" as it stands on a button. */
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+
+/** One input: a slider for a range, a switch for on and off, else its values side by side. */
+function InputControl({ input, state, onSet }: InputProps) {
+  const id = useId();
+  const { domain } = input;
+  const setting = state[input.id] ?? input.usual;
+  if (!('values' in domain)) {
+    const { least, most, step } = domain;
+    const says = `${Math.round((100 * (Number(setting) - least)) / (most - least))} %`;
+    return (
+      <div>
+        <div className="row">
+          <span id={id}>{input.name}</span> <code>{says}</code>
+        </div>
+        <Slider
+          ariaLabelledByForHandle={id}
+          ariaValueTextFormatterForHandle={() => says}
+          min={least}
+          max={most}
+          step={step / 5}
+          value={Number(setting)}
+          tooltip={{ open: false }}
+          onChange={(to) => onSet(input.id, to)}
+        />
+      </div>
+    );
+  }
+  if (domain.values.every((v) => typeof v === 'boolean')) {
+    return (
+      <div className="row">
+        <span id={id}>{input.name}</span>
+        <Switch aria-labelledby={id} checked={setting === true} onChange={(on) => onSet(input.id, on)} />
+      </div>
+    );
+  }
+  return (
+    <Segmented
+      block
+      aria-label={input.name}
+      options={domain.values.map((v) => ({ value: String(v), label: capital(String(v)) }))}
+      value={String(setting)}
+      onChange={(to) =>
+        onSet(
+          input.id,
+          domain.values.find((v) => String(v) === to)!,
+        )
+      }
+    />
+  );
+}
+
+/** A key that is down or up, or that steps through its values. */
+function FunctionKey({ input, state, onSet }: InputProps) {
+  const setting = state[input.id] ?? input.usual;
+  if (typeof setting === 'boolean') {
+    return (
+      <Button
+        size="small"
+        type={setting ? 'primary' : 'default'}
+        aria-pressed={setting}
+        onClick={() => onSet(input.id, !setting)}
+      >
+        {input.name}
+      </Button>
+    );
+  }
+  const values = 'values' in input.domain ? input.domain.values : [];
+  const at = values.indexOf(setting);
+  return (
+    <Button
+      size="small"
+      aria-label={`${input.name}: ${String(setting)}; steps`}
+      onClick={() => onSet(input.id, values[(at + 1) % values.length])}
+    >
+      {input.name.replace(/^Presses of /, '')}·{String(setting)}
+    </Button>
+  );
+}

@@ -1,0 +1,48 @@
+import { lazy } from 'react';
+import { statesOf } from '../../core/study/states';
+import type { BenchPicture } from '../kinds/face';
+import type { AnyJob } from '../../core/document/layout';
+
+// The drawings that make sense for any kind of job; each asks for what it shows.
+
+export const circuit: BenchPicture<AnyJob> = {
+  id: 'circuit',
+  name: 'Circuit',
+  Picture: lazy(async () => ({
+    default: (await import('../drawings/circuit/circuit-picture')).CircuitPicture,
+  })),
+};
+
+export const behaviour: BenchPicture<AnyJob> = {
+  id: 'behaviour',
+  name: 'Behaviour',
+  Picture: lazy(async () => ({
+    default: (await import('../drawings/charts/behaviour-picture')).BehaviourPicture,
+  })),
+};
+
+/** On a supply with a throttle. */
+export const throttle: BenchPicture<AnyJob> = {
+  id: 'throttle',
+  name: 'Throttle',
+  Picture: lazy(async () => ({
+    default: (await import('../drawings/charts/throttle-picture')).ThrottlePicture,
+  })),
+  when: ({ supply }) => supply.kind === 'dc-track',
+};
+
+/** Where there is more than one. */
+export const states: BenchPicture<AnyJob> = {
+  id: 'states',
+  name: 'All states',
+  Picture: lazy(async () => ({ default: (await import('../drawings/states-picture')).StatesPicture })),
+  when: (bench) => statesOf(bench).states.length > 1,
+};
+
+/** At the last stage alone: it takes long to work out. */
+export const proof: BenchPicture<AnyJob> = {
+  id: 'proof',
+  name: 'Proof',
+  Picture: lazy(async () => ({ default: (await import('../drawings/proof-picture')).ProofPicture })),
+  when: (_, stage) => stage === 'proof',
+};

@@ -1,0 +1,53 @@
+import { Link } from 'react-router';
+import { benchPath } from '../shell/paths';
+import type { Finding } from '../../core/finding/finding';
+import type { Face } from '../kinds/face';
+
+interface StepsProps {
+  readonly face: Face;
+  readonly jobId: string;
+  readonly stage: string;
+  /** Null until it has been judged. */
+  readonly findings: readonly Finding[] | null;
+}
+
+type StepState = 'open' | 'attention' | 'settled';
+const says: Readonly<Record<StepState, string>> = {
+  open: 'not yet judged',
+  attention: 'needs attention',
+  settled: 'settled',
+};
+
+/** How a stage of the work stands. */
+export function stepState(face: Face, stage: string, findings: readonly Finding[] | null): StepState {
+  if (!findings) return 'open';
+  const wrong = findings.some((f) => f.severity !== 'note' && f.paths.some((p) => face.stageOf(p) === stage));
+  return wrong ? 'attention' : 'settled';
+}
+
+/**
+ * The stages of the work, each with how it stands. Links, so that one opens in a tab of its own: the
+ * library's steps are buttons of a form that is gone through in order.
+ */
+export function Steps({ face, jobId, stage, findings }: StepsProps) {
+  return (
+    <nav className="steps" aria-label="Stages of the work">
+      {face.stages.map((s, i) => {
+        const state = stepState(face, s.id, findings);
+        return (
+          <Link
+            key={s.id}
+            to={benchPath(jobId, s.id)}
+            className={s.id === stage ? 'active' : ''}
+            aria-current={s.id === stage ? 'step' : undefined}
+          >
+            <span className={`state ${state}`} title={says[state]} />
+            <span className="number">{i + 1}</span>
+            {s.name}
+            <span className="visually-hidden">, {says[state]}</span>
+          </Link>
+        );
+      })}
+    </nav>
+  );
+}

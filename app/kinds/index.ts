@@ -1,0 +1,50 @@
+import { lazy, type FunctionComponent } from 'react';
+import type { Layout } from '../../core/document/layout';
+import type { JobKindName } from '../../core/kinds/records';
+import { stages as coachStages } from './coach/stages';
+import { stages as locomotiveStages } from './locomotive/stages';
+import type { Face, LineFace } from './face';
+
+/** What the application knows of a kind before anything of it is fetched. */
+interface KindRow {
+  readonly name: string;
+  readonly plural: string;
+  /** What one is called in "Light …". */
+  readonly one: string;
+  readonly says: string;
+  /** The stages of the work on one, by name. */
+  readonly stages: readonly { readonly id: string; readonly name: string; readonly says: string }[];
+  readonly face: () => Promise<Face>;
+  readonly line: () => Promise<LineFace>;
+  /** The few questions one is begun with. */
+  readonly Begin: FunctionComponent<{ readonly layout: Layout }>;
+}
+
+/** The record of a job says which kind it is: what is fetched for it answers for any job of it. */
+const any = <T>(of: unknown): T => of as T;
+
+/** The kinds in the order they are offered. A new one is a folder beside these, and a row here. */
+export const kindRows: Readonly<Record<JobKindName, KindRow>> = {
+  coach: {
+    name: 'Coach',
+    plural: 'Coaches',
+    one: 'a coach',
+    says: 'rooms behind windows, lit from the roof',
+    stages: coachStages,
+    face: async () => any((await import('./coach')).face),
+    line: async () => any((await import('./coach/on-line')).onLine),
+    Begin: lazy(async () => ({ default: (await import('./coach/new-coach')).NewCoach })),
+  },
+  locomotive: {
+    name: 'Locomotive or railcar',
+    plural: 'Locomotives and railcars',
+    one: 'a locomotive',
+    says: 'lamps at both ends, by direction or by function',
+    stages: locomotiveStages,
+    face: async () => any((await import('./locomotive')).face),
+    line: async () => any((await import('./locomotive/on-line')).onLine),
+    Begin: lazy(async () => ({ default: (await import('./locomotive/new-locomotive')).NewLocomotive })),
+  },
+};
+
+export const kindNames = Object.keys(kindRows) as JobKindName[];

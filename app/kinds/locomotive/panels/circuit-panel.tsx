@@ -1,0 +1,353 @@
+import { CheckField } from '../../../fields/check-field';
+import { ratedVoltsSold } from '../../../../core/part/electrolytic';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Choice } from '../../../fields/choice';
+import { More } from '../../../fields/more';
+import { NumberField } from '../../../fields/number-field';
+import { SelectField } from '../../../fields/select-field';
+import { BandedResistor } from '../../../drawings/banded-resistor';
+import { resistorBodies } from '../../../../core/part/resistor';
+import { decoderTypes } from '../../../../core/part/decoder-type';
+import { formatQuantity } from '../../../../core/quantity/format';
+import { inOrder } from '../../../../core/document/in-order';
+import { lampName } from '../../../../core/kinds/locomotive/lamp-name';
+import { freeId } from '../../../../core/document/usual-supply';
+import {
+  putStage,
+  putSwitch,
+  stageOf,
+  switchOf,
+  takeStage,
+  lineFrom,
+} from '../../../../core/document/line-stages';
+import { presetNameOf, presetOf, presets, resistorsOf, wireBy } from '../../../../core/document/presets';
+import { usualCircuit } from '../../../../core/document/usual-circuit';
+import { EqualLight } from './equal-light';
+import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
+import type { Draft } from 'immer';
+import type { CircuitRecord, LineRecord } from '../../../../core/document/wiring-record';
+import type { PresetName } from '../../../../core/document/presets';
+
+const ohmLimits = { least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' };
+const tapNames = {
+  pickups: 'the pickups',
+  'motor-tags': 'the motor tags',
+  board: 'the board’s contacts',
+} as const;
+const steeringNames = {
+  none: 'None there',
+  kept: 'Left in',
+  bridged: 'Bridged',
+  removed: 'Taken out',
+} as const;
+
+/** How each circuit is wired, what limits its lamps, and where its leads go. */
+export function CircuitPanel(props: LocomotiveProps) {
+  const { jobId, job, solved } = props;
+  const set = useLocomotiveEdit(jobId);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const circuits = inOrder(job.circuits);
+  const circuit = circuits.find((c) => c.id === chosen) ?? circuits[0];
+  if (!circuit) {
+    return (
+      <div className="choices">
+        <h2>Circuits</h2>
+        <p className="hint">No lamp is wired yet. Lay a set of lamps at an end: its circuit comes with it.</p>
+      </div>
+    );
+  }
+  const change = (label: string, recipe: (c: Draft<CircuitRecord>) => void): void =>
+    set(label, (j) => recipe(j.circuits[circuit.id]));
+  const line = job.lines[circuit.lineId];
+  const changeLine = (label: string, recipe: (l: Draft<LineRecord>) => void): void =>
+    set(label, (j) => recipe(j.lines[circuit.lineId]));
+  const { from } = line;
+  const on = from.kind === 'output' ? 'output' : 'track';
+  const wired = presetNameOf(job, circuit.id);
+  const resistors = resistorsOf(circuit);
+  const steering = stageOf(line, 'steering');
+  const reservoir = stageOf(line, 'reservoir');
+  const regulator = stageOf(line, 'regulator');
+  const usualWay =
+    inOrder(job.lamps).find((l) => l.circuitId === circuit.id)?.end === 'B' ? 'second' : 'first';
+  const rectified = stageOf(line, 'bridge') !== null || stageOf(line, 'diode') !== null;
+  const members = inOrder(job.lamps).filter((l) => l.circuitId === circuit.id);
+  const watts = (part: string): string =>
+    formatQuantity(solved.readings?.parts.get(part)?.watts ?? 0, 'watt', { significant: 2 });
+  const outputs = job.decoder ? decoderTypes[job.decoder.type].outputs : [];
+  return (
+    <div className="choices">
+      <h2>How it is wired</h2>
+      <SelectField
+        label="Circuit"
+        value={circuit.id}
+        options={circuits.map((c) => ({ value: c.id, label: c.name }))}
+        onChange={setChosen}
+      />
+      <SelectField<PresetName>
+        label="Wired"
+        value={wired ?? undefined}
+        placeholder="in a way of your own"
+        options={presets
+          .filter((p) => (p.on as readonly string[]).includes(on))
+          .map((p) => ({ value: p.id, label: p.name }))}
+        onChange={(name) =>
+          set('Wiring', (j) => wireBy(j.lines[circuit.lineId], j.circuits[circuit.id], name))
+        }
+      />
+      {wired && <p className="hint">{presetOf(wired).says}</p>}
+      {(resistors === 'shared' || (resistors === 'each' && circuit.inSeries > 1)) && (
+        <>
+          <div className="two-fields">
+            <NumberField
+              label="Its resistor"
+              unit="ohm"
+              figure={circuit.ohms}
+              limits={ohmLimits}
+              aside={watts(`shared-resistor-${circuit.id}`)}
+              onCommit={(ohms) => change('Resistor', (c) => void (c.ohms = ohms))}
+            />
+            <Body
+              circuit={circuit}
+              onChange={(w) => change('Resistor body', (c) => void (c.ratedWatts = w))}
+            />
+          </div>
+          <BandedResistor ohms={circuit.ohms} />
+        </>
+      )}
+      {resistors === 'each' && circuit.inSeries === 1 && (
+        <>
+          <div className="two-fields">
+            {members.map((l) => (
+              <NumberField
+                key={l.id}
+                label={lampName(job, l.id)}
+                unit="ohm"
+                figure={l.ohms ?? circuit.ohms}
+                limits={ohmLimits}
+                aside={watts(`resistor-${l.id}`)}
+                onCommit={(ohms) => set('Resistor', (j) => void (j.lamps[l.id].ohms = ohms))}
+              />
+            ))}
+            <Body
+              circuit={circuit}
+              onChange={(w) => change('Resistor body', (c) => void (c.ratedWatts = w))}
+            />
+          </div>
+        </>
+      )}
+      <EqualLight {...props} circuitId={circuit.id} />
+      {from.kind === 'supply' && (
+        <SelectField
+          label="Its two leads come from"
+          value={from.tap}
+          options={(Object.keys(tapNames) as (keyof typeof tapNames)[]).map((t) => ({
+            value: t,
+            label: tapNames[t],
+          }))}
+          onChange={(tap) =>
+            changeLine('Where the leads come from', (l) => {
+              if (l.from.kind === 'supply') l.from.tap = tap;
+            })
+          }
+        />
+      )}
+      {from.kind === 'output' && (
+        <div className="two-fields">
+          <SelectField
+            label="Output"
+            value={from.output as string}
+            options={outputs.map((o) => ({ value: o.id as string, label: o.name }))}
+            onChange={(output) =>
+              changeLine('Output', (l) => {
+                if (l.from.kind === 'output') l.from.output = output as `out${number}`;
+              })
+            }
+          />
+          <SelectField<'common' | 'right-rail' | 'left-rail'>
+            label="Plus from"
+            value={from.returnTo}
+            options={[
+              { value: 'common', label: 'Blue, common positive' },
+              { value: 'right-rail', label: 'Red, right rail' },
+              { value: 'left-rail', label: 'Black, left rail' },
+            ]}
+            onChange={(r) =>
+              changeLine('Return', (l) => {
+                if (l.from.kind === 'output') l.from.returnTo = r;
+              })
+            }
+          />
+        </div>
+      )}
+      <CheckField
+        label="Its two leads are swapped at the pickups, as built"
+        checked={line.swapped}
+        onChange={(on) => changeLine('Leads swapped', (l) => void (l.swapped = on))}
+      />
+      {Object.keys(line.stages).length > 0 && (
+        <CheckField
+          label="They are swapped at the lamp board, behind what stands in them"
+          checked={circuit.swapped}
+          onChange={(on) => change('Leads swapped', (c) => void (c.swapped = on))}
+        />
+      )}
+      <CheckField
+        label="A small switch in its feed"
+        aside="off while hauling"
+        checked={switchOf(job, circuit.id) !== null}
+        onChange={(on) =>
+          set('Switch', (j) =>
+            putSwitch(j, circuit.id, on ? { name: 'Tail switch', on: true, lead: 'first' } : null),
+          )
+        }
+      />
+      <More
+        label="Old steering diode, reservoir, regulator, another circuit"
+        open={steering !== null || reservoir !== null || regulator !== null}
+      >
+        {on === 'track' && (
+          <>
+            <Choice<keyof typeof steeringNames>
+              label="The old bulb’s steering diode"
+              columns={2}
+              options={(Object.keys(steeringNames) as (keyof typeof steeringNames)[]).map((s) => ({
+                value: s,
+                name: steeringNames[s],
+              }))}
+              value={steering?.left ?? 'none'}
+              onChoose={(left) =>
+                changeLine('Steering diode', (l) => {
+                  if (left === 'none') takeStage(l, 'steering');
+                  else putStage(l, 'steering', { left, lets: steering?.lets ?? usualWay });
+                })
+              }
+            />
+            <p className="hint">
+              Left in, it keeps this end dark one way. Bridged with a wire the red lamps work, and the wire
+              can be taken out again.
+            </p>
+          </>
+        )}
+        {rectified && (
+          <>
+            <CheckField
+              label="Reservoir"
+              aside="only where plus stays plus"
+              checked={reservoir !== null}
+              onChange={(on) =>
+                changeLine('Reservoir', (l) => {
+                  if (on) putStage(l, 'reservoir', { farads: 100e-6, ratedVolts: 25 });
+                  else takeStage(l, 'reservoir');
+                })
+              }
+            />
+            {reservoir && (
+              <div className="two-fields">
+                <NumberField
+                  label="It holds"
+                  unit="farad"
+                  figure={reservoir.farads}
+                  limits={{ least: 1e-9, most: 0.5, range: '1 nF to 0.5 F' }}
+                  onCommit={(farads) =>
+                    changeLine('Reservoir', (l) =>
+                      putStage(l, 'reservoir', { farads, ratedVolts: reservoir.ratedVolts }),
+                    )
+                  }
+                />
+                <SelectField
+                  label="Rated"
+                  value={reservoir.ratedVolts}
+                  options={ratedVoltsSold.map((v) => ({
+                    value: v as number,
+                    label: formatQuantity(v, 'volt'),
+                  }))}
+                  onChange={(ratedVolts) =>
+                    changeLine('Reservoir rating', (l) =>
+                      putStage(l, 'reservoir', { farads: reservoir.farads, ratedVolts }),
+                    )
+                  }
+                />
+              </div>
+            )}
+          </>
+        )}
+        {regulator && (
+          <div className="two-fields">
+            <NumberField
+              label="The board holds its lamps at"
+              unit="volt"
+              figure={regulator.outVolts}
+              limits={{ least: 1, most: 24, range: '1 to 24 V' }}
+              onCommit={(outVolts) =>
+                changeLine('Board voltage', (l) => putStage(l, 'regulator', { ...regulator, outVolts }))
+              }
+            />
+            <NumberField
+              label="Its dropout"
+              unit="volt"
+              figure={regulator.dropoutVolts}
+              limits={{ least: 0, most: 5, range: '0 to 5 V' }}
+              onCommit={(dropoutVolts) =>
+                changeLine('Dropout', (l) => putStage(l, 'regulator', { ...regulator, dropoutVolts }))
+              }
+            />
+          </div>
+        )}
+        <SelectField
+          label="Move a lamp into this circuit"
+          value={undefined}
+          placeholder="choose a lamp"
+          options={inOrder(job.lamps)
+            .filter((l) => l.circuitId !== circuit.id)
+            .map((l) => ({ value: l.id, label: lampName(job, l.id) }))}
+          onChange={(id) => set('Move a lamp', (j) => void (j.lamps[id].circuitId = circuit.id))}
+        />
+        <div className="button-row">
+          <Button
+            onClick={() => {
+              const id = freeId(job.circuits, 'circuit');
+              set('Another circuit', (j) => {
+                const order = 1 + Math.max(0, ...circuits.map((c) => c.order));
+                const name = `Circuit ${circuits.length + 1}`;
+                j.lines[id] = lineFrom(
+                  from.kind === 'line' ? { kind: 'supply', tap: 'pickups' } : { ...from },
+                  order,
+                  name,
+                );
+                j.circuits[id] = usualCircuit(order, name, id, {
+                  senses: 'as-they-shine',
+                  ohms: 1000,
+                  ratedWatts: 0.25,
+                });
+              });
+              setChosen(id);
+            }}
+          >
+            Another circuit
+          </Button>
+        </div>
+      </More>
+    </div>
+  );
+}
+
+interface BodyProps {
+  readonly circuit: CircuitRecord;
+  readonly onChange: (watts: number) => void;
+}
+
+function Body({ circuit, onChange }: BodyProps) {
+  return (
+    <SelectField
+      label="Body of its resistors"
+      value={circuit.ratedWatts}
+      options={resistorBodies.map((b) => ({
+        value: b.watts as number,
+        label: `${b.name}, ${b.lengthMillimetres} mm`,
+      }))}
+      onChange={onChange}
+    />
+  );
+}

@@ -1,0 +1,99 @@
+import { CheckField } from '../../../fields/check-field';
+import { Choice } from '../../../fields/choice';
+import { NumberField } from '../../../fields/number-field';
+import { vehicleFit } from '../../../../core/kinds/locomotive/fit';
+import { formatQuantity } from '../../../../core/quantity/format';
+import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
+import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
+
+type Fit = LocomotiveRecord['fit'];
+
+/** Holes, walls, bores and clearance; what to drill, what can be undone, where light may leak. */
+export function FitPanel({ jobId, job }: LocomotiveProps) {
+  const set = useLocomotiveEdit(jobId);
+  const study = vehicleFit(job);
+  const field = (
+    label: string,
+    key: 'boreMillimetres' | 'clearanceMillimetres' | 'pipeLengthMillimetres',
+    most: number,
+  ) => (
+    <NumberField
+      label={label}
+      unit="millimetre"
+      figure={job.fit[key]}
+      limits={{ least: key === 'boreMillimetres' ? 0.2 : 0, most, range: `up to ${most} mm` }}
+      onCommit={(mm) => set(label, (j) => void ((j.fit as Fit)[key] = mm))}
+    />
+  );
+  return (
+    <div className="choices">
+      <h2>Does it go in</h2>
+      <div className="two-fields">
+        <NumberField
+          label="End wall"
+          unit="millimetre"
+          figure={job.body.wallMillimetres}
+          limits={{ least: 0.2, most: 10, range: '0.2 to 10 mm' }}
+          onCommit={(mm) => set('Wall', (j) => void (j.body.wallMillimetres = mm))}
+        />
+        {field('Behind the wall, free', 'clearanceMillimetres', 100)}
+        {field('Narrowest bore', 'boreMillimetres', 40)}
+        {field('Light pipes, inside', 'pipeLengthMillimetres', 40)}
+      </div>
+      <dl className="fact-list">
+        <dt>Leads of end A together</dt>
+        <dd>{formatQuantity(study.bundles.A, 'millimetre', { significant: 2 })}</dd>
+        <dt>Leads of end B together</dt>
+        <dd>{formatQuantity(study.bundles.B, 'millimetre', { significant: 2 })}</dd>
+      </dl>
+      <CheckField
+        label="Wire threaded first, resistor and plug after"
+        checked={job.fit.threadedFirst}
+        onChange={(on) => set('Threaded first', (j) => void (j.fit.threadedFirst = on))}
+      />
+      <Choice<'opaque' | 'thin-plastic'>
+        label="The shell"
+        columns={2}
+        options={[
+          { value: 'opaque', name: 'Lets nothing through' },
+          { value: 'thin-plastic', name: 'Thin plastic' },
+        ]}
+        value={job.body.shell}
+        onChoose={(shell) => set('Shell', (j) => void (j.body.shell = shell))}
+      />
+      <h3 className="part-head">In the dark, with the body on</h3>
+      <ul className="tick-list">
+        {study.darkPlaces.map((p) => (
+          <li key={p.id}>
+            <label className="fit-label" style={{ alignItems: 'start', fontWeight: 400 }}>
+              <input
+                type="checkbox"
+                checked={p.tested}
+                onChange={(e) =>
+                  set('Dark test', (j) => {
+                    j.fit.darkTested = e.target.checked
+                      ? [...j.fit.darkTested, p.id]
+                      : j.fit.darkTested.filter((id) => id !== p.id);
+                  })
+                }
+              />
+              <span>{p.says}</span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      <h3 className="part-head">Steps, and whether they can be undone</h3>
+      <ul className="tick-list">
+        {study.steps.map((s) => (
+          <li key={s.id}>
+            {s.says}{' '}
+            <span className={s.undone === 'can' ? 'undo' : 'undo cannot'}>
+              {s.undone === 'can' ? 'Can be undone.' : 'Cannot be undone.'}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="hint">Eye protection when drilling and cutting. Unplug before you open it.</p>
+    </div>
+  );
+}

@@ -1,0 +1,300 @@
+import { CheckField } from '../../../fields/check-field';
+import { CloseOutlined } from '@ant-design/icons';
+import { Button, Tag } from 'antd';
+import { useMemo, useRef, useState } from 'react';
+import { Choice } from '../../../fields/choice';
+import { More } from '../../../fields/more';
+import { SelectField } from '../../../fields/select-field';
+import { SliderField } from '../../../fields/slider-field';
+import { TextField } from '../../../fields/text-field';
+import { saveFile } from '../../../storage/files';
+import { decoderTypes } from '../../../../core/part/decoder-type';
+import { effects, type EffectName } from '../../../../core/part/output-effect';
+import { keyWords, ruleWords } from '../../../../core/build/function-sheet';
+import { readFunctionCsv, writeFunctionCsv } from '../../../../core/build/function-csv';
+import {
+  bitOf,
+  cvMeaning,
+  FIRST_CV,
+  fromCvs,
+  toCvs,
+  usualRule,
+} from '../../../../core/supply/drivers/function-map';
+import { lampName } from '../../../../core/kinds/locomotive/lamp-name';
+import { formatQuantity } from '../../../../core/quantity/format';
+import { dimmingStudy, type DimmingStudy } from '../../../../core/study/dimming';
+import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
+import type { Draft } from 'immer';
+import type { DecoderRecord, OutputRecord } from '../../../../core/document/decoder-record';
+import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
+import type { Bench } from '../../../../core/study/bench';
+import type { OutputKey } from '../../../../core/supply/drivers/decoder';
+
+const keyOf = (k: OutputKey): string => `${k.function} ${k.direction}`;
+const keyOptions = Array.from({ length: 29 }, (_, f) => f).flatMap((f) =>
+  (['both', 'forward', 'reverse'] as const).map((direction) => ({
+    value: `${f} ${direction}`,
+    label: direction === 'both' ? `F${f}, both ways` : `F${f}, ${direction} only`,
+  })),
+);
+
+/** What each output does: presses, brightness, effect, conditions; and the same as CVs, to and fro. */
+export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
+  const set = useLocomotiveEdit(jobId);
+  const [chosen, setChosen] = useState('out1');
+  const { decoder } = job;
+  if (!decoder) {
+    return (
+      <div className="choices">
+        <h2>Functions</h2>
+        <p className="hint">
+          This vehicle hangs on the rails: direction alone tells its lamps. Fit a decoder under Power for
+          function keys.
+        </p>
+      </div>
+    );
+  }
+  const type = decoderTypes[decoder.type];
+  const output = type.outputs.find((o) => o.id === chosen) ?? type.outputs[0];
+  const rule: OutputRecord = decoder.outputs[output.id] ?? (usualRule as OutputRecord);
+  const change = (label: string, recipe: (o: Draft<OutputRecord>, d: Draft<DecoderRecord>) => void): void =>
+    set(label, (j) => {
+      if (!j.decoder) return;
+      j.decoder.outputs[output.id] ??= { ...usualRule, keys: [] };
+      recipe(j.decoder.outputs[output.id], j.decoder);
+    });
+  return (
+    <div className="choices">
+      <h2>What each output does</h2>
+      <Choice<string>
+        label="Outputs"
+        quiet
+        columns={1}
+        options={type.outputs.map((o) => ({
+          value: o.id,
+          name: o.name,
+          figure:
+            ruleWords(decoder.outputs[o.id]) ||
+            (decoder.stepped?.outputs.includes(o.id) ? `F${decoder.stepped.function} steps` : 'spare'),
+        }))}
+        value={output.id}
+        onChoose={setChosen}
+      />
+      <h3 className="part-head">{output.name}</h3>
+      <div className="key-list">
+        {rule.keys.map((k) => (
+          <Tag
+            key={keyOf(k)}
+            closable
+            closeIcon={<CloseOutlined aria-label={`${keyWords(k)} no more`} />}
+            onClose={() =>
+              change('Press taken away', (o) => void (o.keys = o.keys.filter((x) => keyOf(x) !== keyOf(k))))
+            }
+          >
+            {keyWords(k)}
+          </Tag>
+        ))}
+      </div>
+      <SelectField
+        label="Lit by"
+        value={undefined}
+        placeholder="add a press"
+        options={keyOptions.filter((o) => !rule.keys.some((k) => keyOf(k) === o.value))}
+        onChange={(v) => {
+          const [f, direction] = v.split(' ');
+          change(
+            'Press',
+            (o) => void o.keys.push({ function: Number(f), direction: direction as OutputKey['direction'] }),
+          );
+        }}
+      />
+      <SliderField
+        label="Brightness"
+        figure={rule.brightness}
+        least={0}
+        most={1}
+        step={0.05}
+        says={`${Math.round(rule.brightness * 100)} %`}
+        onChange={(b) => change('Brightness', (o) => void (o.brightness = b))}
+      />
+      <AsResistor vehicle={solved.bench} outputId={output.id} />
+      <SelectField<EffectName>
+        label="Effect"
+        value={rule.effect}
+        options={(Object.keys(effects) as EffectName[]).map((e) => ({ value: e, label: effects[e] }))}
+        onChange={(e) => change('Effect', (o) => void (o.effect = e))}
+      />
+      <More
+        label="Conditions, exclusive, stepped"
+        open={rule.moving !== 'any' || rule.unless !== null || decoder.stepped !== null}
+      >
+        <Choice<OutputRecord['moving']>
+          label="Shines while it"
+          options={[
+            { value: 'any', name: 'Does either' },
+            { value: 'moving', name: 'Moves' },
+            { value: 'standing', name: 'Stands' },
+          ]}
+          value={rule.moving}
+          onChoose={(m) => change('While moving', (o) => void (o.moving = m))}
+        />
+        <SelectField
+          label="Not with"
+          value={rule.unless ?? -1}
+          options={[
+            { value: -1, label: 'nothing' },
+            ...Array.from({ length: 29 }, (_, f) => ({ value: f, label: `F${f}` })),
+          ]}
+          onChange={(f) => change('Not with', (o) => void (o.unless = f < 0 ? null : f))}
+        />
+        <CheckField
+          label="One at a time with others so marked"
+          checked={decoder.exclusive.includes(output.id)}
+          onChange={(on) =>
+            change('Exclusive outputs', (_, d) => {
+              d.exclusive = on ? [...d.exclusive, output.id] : d.exclusive.filter((id) => id !== output.id);
+            })
+          }
+        />
+        <SelectField
+          label="Stepped through, press by press, by"
+          value={decoder.stepped?.outputs.includes(output.id) ? decoder.stepped.function : -1}
+          options={[
+            { value: -1, label: 'nothing' },
+            ...Array.from({ length: 29 }, (_, f) => ({ value: f, label: `F${f}` })),
+          ]}
+          onChange={(f) =>
+            change('Stepping function', (_, d) => {
+              const others = d.stepped?.outputs.filter((id) => id !== output.id) ?? [];
+              if (f < 0)
+                d.stepped = others.length > 0 && d.stepped ? { ...d.stepped, outputs: others } : null;
+              else d.stepped = { function: f, outputs: [...others, output.id] };
+            })
+          }
+        />
+      </More>
+      <CvTable jobId={jobId} decoder={decoder} />
+    </div>
+  );
+}
+
+/** The resistors that would dim an output's lamps as its drive share does. */
+function AsResistor({
+  vehicle,
+  outputId,
+}: {
+  readonly vehicle: Bench<LocomotiveRecord>;
+  readonly outputId: string;
+}) {
+  const study = useMemo(() => dimmingOf(vehicle, outputId), [vehicle, outputId]);
+  if (!study) return null;
+  const named = (r: DimmingStudy['resistors'][number]): string =>
+    r.of === 'lamp' ? lampName(vehicle.job, r.id) : vehicle.job.circuits[r.id].name;
+  return (
+    <p className="by-hand">
+      The same light without dimming:{' '}
+      {study.resistors
+        .map(
+          (r) =>
+            `${named(r)} ${formatQuantity(r.preferred, 'ohm')} in place of ${formatQuantity(r.ohms, 'ohm')}`,
+        )
+        .join('; ')}
+      .
+    </p>
+  );
+}
+
+/** What cannot be solved has no resistor to offer; the findings say why. */
+function dimmingOf(vehicle: Bench<LocomotiveRecord>, outputId: string): DimmingStudy | null {
+  try {
+    return dimmingStudy(vehicle, outputId);
+  } catch {
+    return null;
+  }
+}
+
+function CvTable({ jobId, decoder }: { readonly jobId: string; readonly decoder: DecoderRecord }) {
+  const set = useLocomotiveEdit(jobId);
+  const [refusal, setRefusal] = useState<readonly string[]>([]);
+  const file = useRef<HTMLInputElement>(null);
+  const type = decoderTypes[decoder.type];
+  const { cvs, refusals } = toCvs(decoder, type);
+  const name = (id: string): string => type.outputs.find((o) => o.id === id)?.name ?? id;
+  const put = (index: number, text: string): string | null => {
+    const next = cvs.map((v, i) => (i === index ? Number(text) : v));
+    try {
+      const outputs = fromCvs(next, type, decoder.outputs);
+      set(`CV ${FIRST_CV + index}`, (j) => {
+        if (j.decoder) j.decoder.outputs = outputs as Draft<DecoderRecord['outputs']>;
+      });
+      return null;
+    } catch (error) {
+      return error instanceof Error ? `${error.message}.` : String(error);
+    }
+  };
+  const read = async (list: FileList | null): Promise<void> => {
+    const picked = list?.[0];
+    if (!picked) return;
+    const answer = readFunctionCsv(await picked.text(), type);
+    setRefusal(answer.ok ? [] : answer.complaints);
+    if (answer.ok)
+      set('Function table from a file', (j) => {
+        if (j.decoder) j.decoder.outputs = answer.outputs as Draft<DecoderRecord['outputs']>;
+      });
+  };
+  return (
+    <>
+      <More label="As CV 33 to 46">
+        <div className="cv-grid">
+          {cvs.map((v, i) => (
+            <div key={i} title={`bits: outputs ${type.windows[i]} to ${type.windows[i] + 7}`}>
+              <TextField
+                label={`${FIRST_CV + i} · ${cvMeaning(i)}`}
+                text={String(v)}
+                most={3}
+                check={(t) => put(i, t)}
+                onCommit={() => undefined}
+              />
+            </div>
+          ))}
+        </div>
+        <p className="hint">
+          Bits follow this decoder’s windows; F0 forward reaches outputs {type.windows[0]} to{' '}
+          {type.windows[0] + 7}
+          {bitOf(type, 0, 'out1') === null ? '' : `, output 1 by ${bitOf(type, 0, 'out1')}`}. Brightness and
+          effects have CVs of each maker’s own.
+        </p>
+        {refusals.length > 0 && (
+          <ul className="refusals">
+            {refusals.map((r) => (
+              <li key={r.output + r.reason}>
+                <b>{name(r.output)}:</b> {r.reason}.{' '}
+                {r.offers.length > 0 &&
+                  `Free and within reach: ${r.offers.map((o) => name(o).toLowerCase()).join(', ')}.`}
+              </li>
+            ))}
+          </ul>
+        )}
+      </More>
+      <div className="button-row">
+        <Button onClick={() => saveFile('functions.csv', writeFunctionCsv(decoder.outputs), 'text/csv')}>
+          Save as CSV
+        </Button>
+        <Button onClick={() => file.current?.click()}>Read CSV</Button>
+        <input
+          ref={file}
+          type="file"
+          accept=".csv,text/csv"
+          hidden
+          aria-label="Function table from a CSV file"
+          onChange={(e) => void read(e.target.files)}
+        />
+      </div>
+      {refusal.map((r) => (
+        <p key={r} className="field-refusal" role="alert">
+          {r}
+        </p>
+      ))}
+    </>
+  );
+}

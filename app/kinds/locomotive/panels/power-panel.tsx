@@ -1,0 +1,155 @@
+import { useState } from 'react';
+import type { Draft } from 'immer';
+import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
+import { Choice } from '../../../fields/choice';
+import { SelectField } from '../../../fields/select-field';
+import { useLayoutStore } from '../../../store/layout-store';
+import { useRunStore } from '../../../store/run-store';
+import { SupplyFields } from '../../../panels/supplies';
+import { decoderTypes } from '../../../../core/part/decoder-type';
+import { plugs } from '../../../../core/part/plug';
+import { formatQuantity } from '../../../../core/quantity/format';
+import { freeId, usualSupply } from '../../../../core/document/usual-supply';
+import { inOrder } from '../../../../core/document/in-order';
+import { locomotiveIn } from '../../../../core/kinds/locomotive/jobs';
+import { supplyKind, supplyKinds, type SupplyKindName } from '../../../../core/supply';
+import { layOnDecoder, layOnTrack } from '../../../../core/kinds/locomotive/lay-circuits';
+import { railReturnShare } from '../../../../core/study/dimming';
+import type { Bench } from '../../../../core/study/bench';
+import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
+
+const ANOTHER = 'add:';
+
+/** What cannot be solved has no share; the findings say why. */
+function railShare(vehicle: Bench<LocomotiveRecord>): number | null {
+  const returns = Object.values(vehicle.job.lines).some(
+    ({ from }) => from.kind === 'output' && from.returnTo !== 'common',
+  );
+  if (!returns) return null;
+  try {
+    return railReturnShare(vehicle);
+  } catch {
+    return null;
+  }
+}
+
+/** What a locomotive is run on. */
+const tracks: readonly SupplyKindName[] = ['dc-track', 'dcc-track', 'ac-track'];
+
+/** What feeds it: the track, straight or through a decoder with its plug, and a second track for trials. */
+export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const set = useLocomotiveEdit(jobId);
+  const control = useRunStore((s) => s.control);
+  /** What the last wiring anew left out, in words. */
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const lay = (label: string, wire: (j: Draft<LocomotiveRecord>) => string[]): void => {
+    let said: string[] = [];
+    set(label, (j) => {
+      said = wire(j);
+    });
+    setLeft(said);
+  };
+  const supply = layout.supplies[job.supplyId];
+  const onTracks = inOrder(layout.supplies).filter((s) => supplyKind(s).onTrack);
+  const choose = (value: string, own: boolean): void => {
+    control(jobId, { supplyId: null, set: {} });
+    edit('Track', (draft) => {
+      let id = value;
+      if (value.startsWith(ANOTHER)) {
+        const kind = value.slice(ANOTHER.length) as SupplyKindName;
+        id = freeId(layout.supplies, kind);
+        const order = 1 + Math.max(0, ...Object.values(layout.supplies).map((s) => s.order));
+        draft.supplies[id] = usualSupply(kind, layout.scale, order);
+      }
+      const j = locomotiveIn(draft, jobId);
+      if (own) j.supplyId = id;
+      else j.otherSupplyId = id === '' ? null : id;
+    });
+  };
+  const options = [
+    ...onTracks.map((s) => ({ value: s.id, label: `${s.name} · ${supplyKind(s).name}` })),
+    ...tracks.map((k) => ({ value: ANOTHER + k, label: `Another: ${supplyKinds[k].name}` })),
+  ];
+  const share = railShare(solved.bench);
+  const type = job.decoder ? decoderTypes[job.decoder.type] : null;
+  return (
+    <div className="choices">
+      <h2>What feeds it</h2>
+      <SelectField
+        label="Its track"
+        value={job.supplyId}
+        options={options}
+        onChange={(v) => choose(v, true)}
+      />
+      <Choice<'track' | 'decoder'>
+        label="Its lamps hang"
+        columns={2}
+        options={[
+          { value: 'track', name: 'On the rails', figure: 'by direction' },
+          { value: 'decoder', name: 'On a decoder', figure: 'by function' },
+        ]}
+        value={job.decoder ? 'decoder' : 'track'}
+        onChoose={(v) =>
+          lay(v === 'decoder' ? 'Fit a decoder' : 'Take the decoder out', (j) =>
+            v === 'decoder' ? layOnDecoder(j, 'usual', '8-pin') : layOnTrack(j, 'shared-both-ways'),
+          )
+        }
+      />
+      {left.length > 0 && (
+        <div className="hint" role="status">
+          {left.map((l) => (
+            <p key={l}>{l}</p>
+          ))}
+        </div>
+      )}
+      {job.decoder && type && (
+        <>
+          <SelectField
+            label="Decoder"
+            value={job.decoder.type}
+            options={Object.values(decoderTypes).map((d) => ({ value: d.id, label: d.name }))}
+            onChange={(id) => lay('Decoder', (j) => layOnDecoder(j, id, decoderTypes[id].plugs[0]))}
+          />
+          <SelectField
+            label="Plug"
+            value={job.decoder.plug}
+            options={Object.values(plugs).map((p) => ({ value: p.id, label: `${p.name} · ${p.source}` }))}
+            onChange={(plug) =>
+              set('Plug', (j) => {
+                if (!j.decoder) return;
+                j.decoder.plug = plug;
+                const common = plugs[plug].pins.some((p) => p.role === 'common');
+                for (const { from } of Object.values(j.lines))
+                  if (from.kind === 'output') from.returnTo = common ? 'common' : 'right-rail';
+              })
+            }
+          />
+          <dl className="fact-list">
+            <dt>Each output for lamps</dt>
+            <dd>{formatQuantity(type.outputs[0].limitAmps, 'amp')} at most</dd>
+            <dt>All of them together</dt>
+            <dd>{formatQuantity(type.totalAmps, 'amp')} at most</dd>
+          </dl>
+          {!plugs[job.decoder.plug].pins.some((p) => p.role === 'common') && (
+            <p className="hint">
+              This plug has no blue wire: lamps return to a rail and get every other half of the signal
+              {share === null ? '' : `, which leaves ${Math.round(share * 100)} % of the light`}. A blue wire
+              soldered to the decoder’s own plus gives it back.
+            </p>
+          )}
+        </>
+      )}
+      <SelectField
+        label="Set it on for trials too"
+        value={job.otherSupplyId ?? ''}
+        options={[{ value: '', label: 'No other track' }, ...options.filter((o) => o.value !== job.supplyId)]}
+        onChange={(v) => choose(v, false)}
+      />
+      <SupplyFields supplyId={job.supplyId} supply={supply} />
+      <p className="hint">
+        One kind of supply on a track at a time. Never work on the mains side of a supply.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,253 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import { patchesBetween } from '../../core/document/patch';
+import type { Layout } from '../../core/document/layout';
+import type { Steps } from '../../core/finding/check';
+import type { KindQuestions } from '../kinds/questions';
+import type { DeskTasks } from './study-worker';
+import type { questions, Tell } from './questions';
+
+export type Questions = typeof questions & KindQuestions;
+export type QuestionName = keyof Questions;
+/** What a question is about, and its answer. */
+export type Of<Q extends QuestionName> =
+  Parameters<Questions[Q]> extends [unknown, infer O, ...unknown[]] ? O : Record<string, never>;
+export type Answer<Q extends QuestionName> =
+  Awaited<ReturnType<Questions[Q]>> extends Steps<infer T> ? T : Awaited<ReturnType<Questions[Q]>>;
+
+/** Layouts a worker is kept told of: what is open, what is looked at, and those that answers still come for. */
+const MOST_HELD = 6;
+/** An overtaken answer may still come for so long before its worker is thrown away: starting anew costs as much. */
+const GRACE_MS = 250;
+
+/** What was asked for is no longer wanted. */
+export class Overtaken extends Error {}
+
+export interface Asking<T> {
+  readonly answer: Promise<T>;
+  /** It is no longer wanted. */
+  readonly leave: () => void;
+}
+
+const numbers = new WeakMap<Layout, number>();
+let count = 0;
+function numberOf(layout: Layout): number {
+  let number = numbers.get(layout);
+  if (number === undefined) numbers.set(layout, (number = ++count));
+  return number;
+}
+
+const start = (): Worker =>
+  import.meta.env.DEV
+    ? new Worker(new URL('./study-worker.ts', import.meta.url), { type: 'module' })
+    : // Built beside the page, so that the two share their files.
+      new Worker('/study-worker.js', { type: 'module' });
+
+/** A worker that lives and is told by patches what has changed. */
+export class Told {
+  private worker: Worker | null = null;
+  private tasks: Remote<DeskTasks> | null = null;
+  private held: { readonly number: number; readonly layout: Layout }[] = [];
+
+  constructor(private readonly make: () => Worker = start) {}
+
+  remote(): Remote<DeskTasks> {
+    this.worker ??= this.make();
+    return (this.tasks ??= wrap<DeskTasks>(this.worker));
+  }
+
+  /** Tells of a layout, as far as it is not known. @returns its number */
+  hold(layout: Layout): number {
+    const tasks = this.remote();
+    const number = numberOf(layout);
+    const at = this.held.findIndex((h) => h.number === number);
+    if (at >= 0) {
+      this.held.push(...this.held.splice(at, 1));
+      return number;
+    }
+    const base = this.held[this.held.length - 1];
+    void (
+      base
+        ? tasks.holdChanged(number, base.number, patchesBetween(base.layout, layout, []))
+        : tasks.hold(number, layout)
+    ).catch(() => undefined);
+    this.held.push({ number, layout });
+    if (this.held.length > MOST_HELD) void tasks.release(this.held.shift()!.number).catch(() => undefined);
+    return number;
+  }
+
+  /** Throws the worker away, whatever it does. */
+  stop(): void {
+    this.worker?.terminate();
+    this.worker = null;
+    this.tasks = null;
+    this.held = [];
+  }
+}
+
+let tickets = 0;
+const tellNothing: Tell = () => undefined;
+
+/** Answers kept for whoever asks the same next. */
+const MOST_KEPT = 48;
+
+/** Questions asked of the same by several, as by a panel and the picture beside it: asked once, left when all have left. */
+class Shared {
+  private readonly kept = new Map<string, { readonly asking: Asking<unknown>; users: number }>();
+
+  ask<T>(name: string, layout: Layout, of: unknown, begin: () => Asking<T>): Asking<T> {
+    const key = JSON.stringify([name, numberOf(layout), of]);
+    let known = this.kept.get(key);
+    if (!known) {
+      known = { asking: begin(), users: 0 };
+      this.kept.set(key, known);
+      known.asking.answer.catch(() => this.kept.delete(key));
+      if (this.kept.size > MOST_KEPT) this.kept.delete(this.kept.keys().next().value!);
+    }
+    const mine = known;
+    mine.users++;
+    let isLeft = false;
+    return {
+      answer: mine.asking.answer as Promise<T>,
+      leave: () => {
+        if (isLeft) return;
+        isLeft = true;
+        if (--mine.users === 0) mine.asking.leave();
+      },
+    };
+  }
+
+  /** Forgets what was asked and will not be answered. */
+  forget(asking: Asking<unknown>): void {
+    for (const [key, known] of this.kept) if (known.asking === asking) this.kept.delete(key);
+  }
+}
+
+/** Answers what is there within a frame or soon: a frame at once, work in steps as it was asked for. */
+export class Desk {
+  readonly told: Told;
+  private readonly shared = new Shared();
+
+  constructor(make?: () => Worker) {
+    this.told = new Told(make);
+  }
+
+  ask<Q extends QuestionName>(name: Q, layout: Layout, of: Of<Q>): Asking<Answer<Q>> {
+    return this.shared.ask(name, layout, of, () => {
+      const ticket = ++tickets;
+      const tasks = this.told.remote();
+      const number = this.told.hold(layout);
+      let answered = false;
+      const asking: Asking<Answer<Q>> = {
+        answer: (tasks.ask(ticket, name, number, of, proxy(tellNothing)) as Promise<Answer<Q>>).finally(
+          () => (answered = true),
+        ),
+        leave: () => {
+          if (answered) return;
+          this.shared.forget(asking);
+          void tasks.leave(ticket).catch(() => undefined);
+        },
+      };
+      return asking;
+    });
+  }
+}
+
+interface Waiting {
+  readonly name: string;
+  readonly layout: Layout;
+  readonly of: unknown;
+  readonly tell: Tell;
+  readonly resolve: (answer: unknown) => void;
+  readonly reject: (error: unknown) => void;
+}
+
+/** Does slow work, one piece after another; a piece that is no longer wanted is stopped. */
+export class Hand {
+  private readonly told: Told;
+  private readonly shared = new Shared();
+  private readonly waiting: Waiting[] = [];
+  private doing: Waiting | null = null;
+
+  constructor(make?: () => Worker) {
+    this.told = new Told(make);
+  }
+
+  ask<Q extends QuestionName>(name: Q, layout: Layout, of: Of<Q>): Asking<Answer<Q>> {
+    return this.shared.ask(name, layout, of, () => this.begin(name, layout, of, tellNothing, GRACE_MS));
+  }
+
+  /** The same for what a person pressed for: it goes before what waits, tells how far it is, and stops at once. */
+  search<Q extends QuestionName>(
+    name: Q,
+    layout: Layout,
+    of: Of<Q>,
+    tell: Tell = tellNothing,
+  ): Asking<Answer<Q>> {
+    return this.begin(name, layout, of, tell, 0);
+  }
+
+  private begin<T>(name: string, layout: Layout, of: unknown, tell: Tell, graceMs: number): Asking<T> {
+    let mine: Waiting;
+    const answer = new Promise<unknown>((resolve, reject) => {
+      mine = { name, layout, of, tell, resolve, reject };
+      if (graceMs === 0) this.waiting.unshift(mine);
+      else this.waiting.push(mine);
+      this.next();
+    }) as Promise<T>;
+    const asking: Asking<T> = {
+      answer,
+      leave: () => {
+        if (!this.isOpen(mine)) return;
+        this.shared.forget(asking);
+        this.leave(mine, graceMs);
+      },
+    };
+    return asking;
+  }
+
+  private isOpen(mine: Waiting): boolean {
+    return this.doing === mine || this.waiting.includes(mine);
+  }
+
+  private next(): void {
+    if (this.doing) return;
+    const mine = this.waiting.shift();
+    if (!mine) return;
+    this.doing = mine;
+    const number = this.told.hold(mine.layout);
+    const done = (settle: () => void): void => {
+      if (this.doing !== mine) return;
+      this.doing = null;
+      settle();
+      this.next();
+    };
+    this.told
+      .remote()
+      .ask(++tickets, mine.name, number, mine.of, proxy(mine.tell))
+      .then(
+        (answer) => done(() => mine.resolve(answer)),
+        (error: unknown) => done(() => mine.reject(error)),
+      );
+  }
+
+  private leave(mine: Waiting, graceMs: number): void {
+    const at = this.waiting.indexOf(mine);
+    if (at >= 0) {
+      this.waiting.splice(at, 1);
+      mine.reject(new Overtaken());
+      return;
+    }
+    if (this.doing !== mine) return;
+    setTimeout(() => {
+      if (this.doing !== mine) return;
+      this.told.stop();
+      this.doing = null;
+      mine.reject(new Overtaken());
+      this.next();
+    }, graceMs);
+  }
+}
+
+/** The one desk and the one hand of this window. */
+export const desk = new Desk();
+export const hand = new Hand();

@@ -1,0 +1,142 @@
+import { checkJobInSteps, type Asked, type Steps } from '../../core/finding/check';
+import { benchOf, type Bench } from '../../core/study/bench';
+import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
+import { chargingWays, type ChargingWay } from '../../core/study/charging';
+import { inrushStudy, type InrushStudy } from '../../core/study/inrush';
+import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
+import { rectifierCosts } from '../../core/study/rectifier-costs';
+import { rideStudy, type RideStudy } from '../../core/study/ride';
+import { Solver, usualReadings } from '../../core/study/solver';
+import { usualState } from '../../core/study/states';
+import { throttleSweep, type ThrottleSweep } from '../../core/study/throttle-sweep';
+import { truthTable, type TruthTable } from '../../core/study/truth-table';
+import type { ComparedWay, FailedWay } from '../../core/study/compare';
+import type { Finding } from '../../core/finding/finding';
+import type { Layout } from '../../core/document/layout';
+import type { LineSketch } from '../../core/study/line-sketch';
+import type { Patch } from '../../core/document/patch';
+import type { Readings } from '../../core/study/readings';
+import type { ShortestProof } from '../../core/study/shortest-proof';
+import type { State } from '../../core/supply/state';
+import type { CarMatch } from '../../core/study/train';
+import type { TrainInrush } from '../../core/study/train-inrush';
+
+/** A job, on another supply than its own where one is named. */
+export interface OfJob {
+  readonly jobId: string;
+  readonly supplyId?: string;
+}
+export interface OfTrain {
+  readonly trainId: string;
+}
+
+/** Told how far a search is, 0 to 1. */
+export type Tell = (share: number) => void;
+
+/** What staying alight is about: the dead stretch, the charging and the cell. */
+export interface StayingAlight {
+  readonly ride: RideStudy;
+  readonly inrush: InrushStudy | null;
+  readonly charging: readonly ChargingWay[];
+  readonly cellLife: CellLifeStudy | null;
+}
+
+const laid = (layout: Layout, { jobId, supplyId }: OfJob): Bench => benchOf(layout, jobId, { supplyId });
+
+/** A solver is kept as long as its job stays as it is: its next state begins where the last one ended. */
+const solvers = new Map<string, { readonly layout: Layout; readonly solver: Solver }>();
+const MOST_SOLVERS = 8;
+function solverOf(layout: Layout, of: OfJob): Solver {
+  const key = JSON.stringify([of.jobId, of.supplyId]);
+  const known = solvers.get(key);
+  if (known?.layout === layout) return known.solver;
+  const solver = new Solver(laid(layout, of));
+  solvers.delete(key);
+  solvers.set(key, { layout, solver });
+  if (solvers.size > MOST_SOLVERS) solvers.delete(solvers.keys().next().value!);
+  return solver;
+}
+/** Charges of the last answer of a job: a guess for the next, which changes how fast it comes, not what it is. */
+const lastStored = new Map<string, Float64Array>();
+
+/** What any job may be asked, beside the interface; what waits for a press is fetched with it. */
+export const questions = {
+  /** A state solved: what a frame shows. */
+  frame(layout: Layout, of: OfJob & { readonly state: State }): Readings {
+    const solver = solverOf(layout, of);
+    const readings = solver.at(of.state, { guess: lastStored.get(of.jobId) });
+    lastStored.set(of.jobId, readings.stored);
+    return readings;
+  },
+  /** The state of every day, solved. */
+  usual(layout: Layout, of: OfJob): Readings {
+    const solver = solverOf(layout, of);
+    return solver.at(usualState(solver.bench), { guess: lastStored.get(of.jobId) });
+  },
+  judge: (layout: Layout, { jobId, supplyId, asked }: OfJob & { readonly asked: Asked }): Steps<Finding[]> =>
+    checkJobInSteps(layout, jobId, { supplyId }, asked),
+  powerCut(layout: Layout, of: OfJob): PowerCutStudy {
+    const bench = laid(layout, of);
+    return powerCutStudy(bench, usualReadings(bench));
+  },
+  stayingAlight(layout: Layout, of: OfJob): StayingAlight {
+    const bench = laid(layout, of);
+    const steady = usualReadings(bench);
+    return {
+      ride: rideStudy(bench, steady),
+      inrush: inrushStudy(bench),
+      charging: chargingWays(bench),
+      cellLife: cellLifeStudy(bench),
+    };
+  },
+  rectifierCosts: (layout: Layout, of: OfJob): ReturnType<typeof rectifierCosts> =>
+    rectifierCosts(laid(layout, of)),
+  /** Every state of a job. */
+  states: (layout: Layout, of: OfJob): TruthTable => truthTable(laid(layout, of)),
+  /** Light over the throttle; null where there is none. */
+  sweep: (layout: Layout, of: OfJob): ThrottleSweep | null => throttleSweep(laid(layout, of)),
+  /** The fewest touches that expose every single wiring fault. */
+  async shortestProof(layout: Layout, of: OfJob): Promise<ShortestProof | null> {
+    const { shortestProof } = await import('../../core/study/shortest-proof');
+    return shortestProof(laid(layout, of));
+  },
+  /** Ways of lighting a job, each solved. */
+  async compare(layout: Layout, { jobId }: OfJob): Promise<(ComparedWay | FailedWay)[]> {
+    const { compareStudy } = await import('../../core/study/compare');
+    return compareStudy(layout, jobId);
+  },
+  async judgeTrain(layout: Layout, { trainId }: OfTrain): Promise<Finding[]> {
+    const [{ checkTrain }, { trainInrush }, { trainStudy }] = await Promise.all([
+      import('../../core/finding/train/check-train'),
+      import('../../core/study/train-inrush'),
+      import('../../core/study/train'),
+    ]);
+    return checkTrain({
+      layout,
+      study: trainStudy(layout, trainId),
+      inrush: trainInrush(layout, trainId),
+    });
+  },
+  async trainInrush(layout: Layout, { trainId }: OfTrain): Promise<TrainInrush[]> {
+    const { trainInrush } = await import('../../core/study/train-inrush');
+    return trainInrush(layout, trainId);
+  },
+  /** The change that makes the other coaches of a train look like one of them. */
+  async matchTrain(
+    layout: Layout,
+    { trainId, carId }: OfTrain & { readonly carId: string },
+    tell: Tell,
+  ): Promise<{ patches: readonly Patch[]; before: readonly CarMatch[]; after: readonly CarMatch[] }> {
+    const { matchTrain } = await import('../../core/kinds/coach/match-train');
+    const { patches, before, after } = matchTrain(layout, trainId, carId, (share) => {
+      tell(share);
+      return false;
+    });
+    return { patches, before, after };
+  },
+  /** The line at a glance, for a card on the shelf. */
+  async lineSketch(layout: Layout): Promise<LineSketch> {
+    const { lineSketch } = await import('../../core/study/line-sketch');
+    return lineSketch(layout);
+  },
+};
