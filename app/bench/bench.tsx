@@ -44,7 +44,7 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
     .join('\n');
   const flagged = useMemo(() => new Set(wrong.split('\n')), [wrong]);
   const now: PanelProps = { layout, jobId, job: layout.jobs[jobId], solved, hand, live };
-  // The stage goes first; choices and pictures follow as soon as there is time.
+  // Stage and fields go first; the picture follows as soon as there is time.
   const later = useDeferredValue(now);
   const onApply = (remedy: Remedy): void => {
     setPreview(null);
@@ -62,7 +62,7 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
       <Steps face={face} jobId={jobId} stage={stage} findings={judged.begun ? findings : null} />
       <div className="work">
         <Suspense fallback={<div className="choices" />}>
-          <Panel {...later} />
+          <Panel {...now} />
         </Suspense>
         <Pictures key={stage} face={face} stage={stage} of={{ ...later, flagged, onState }} />
         <FindingsPanel

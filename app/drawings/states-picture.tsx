@@ -1,8 +1,7 @@
-import { Button } from 'antd';
+import { Button, Table } from 'antd';
 import { screenColour } from '../../core/light/colour';
 import { lampNamesOf } from '../../core/study/lamp-names';
 import { stateWords } from '../../core/study/state-words';
-import { FigureTable } from '../fields/figure-table';
 import { useStudy } from '../workers/use-study';
 import type { DieVerdict, TruthRow, TruthTable } from '../../core/study/truth-table';
 import type { PictureProps } from '../kinds/face';
@@ -32,11 +31,12 @@ export function StatesPicture({ layout, jobId, job, solved, hand, onState }: Pic
           {table.unsolved.length} more have no answer: {table.unsolved[0].reason}
         </p>
       )}
-      <FigureTable<TruthRow>
-        label="All states"
-        rows={table.rows}
-        stale={study.stale}
-        perPage={ROWS}
+      <Table<TruthRow>
+        className={study.stale ? 'figure-table stale' : 'figure-table'}
+        aria-label="All states"
+        size="small"
+        dataSource={table.rows as TruthRow[]}
+        pagination={{ pageSize: ROWS, hideOnSinglePage: true, showSizeChanger: false, size: 'small' }}
         scroll={{ x: 'max-content' }}
         rowKey={(row) => `${keyOf(table, row.state)} ${row.phase.id}`}
         rowClassName={(row) => (keyOf(table, row.state) === now ? 'here' : '')}

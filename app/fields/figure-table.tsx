@@ -1,37 +1,43 @@
-import { Table, type TableProps } from 'antd';
+import { Table } from 'antd';
+import type { ReactNode } from 'react';
 import './fields.css';
 
-type FigureTableProps<R extends object> = Pick<
-  TableProps<R>,
-  'columns' | 'rowKey' | 'rowClassName' | 'scroll' | 'summary'
-> & {
+interface FigureTableProps<R extends object> {
   readonly label: string;
   readonly rows: readonly R[];
+  readonly rowKey: (row: R) => string;
+  /** Head and cell of each column; the first names its row. */
+  readonly columns: readonly (readonly [head: string, cell: (row: R) => ReactNode])[];
+  /** A mark for a row: the one in force, or one that lacks something. */
+  readonly mark?: (row: R) => string;
   readonly stale?: boolean;
-  /** Rows of one page; all on one when left out. */
-  readonly perPage?: number;
-};
+}
 
-/** Figures in rows: the library's table, close and without what a short one has no use for. */
+/** Figures in rows: the library's table, close, scrolling sideways where it has no room. */
 export function FigureTable<R extends object>({
   label,
   rows,
+  rowKey,
+  columns,
+  mark,
   stale = false,
-  perPage,
-  ...table
 }: FigureTableProps<R>) {
   return (
     <Table<R>
-      {...table}
       className={stale ? 'figure-table stale' : 'figure-table'}
       aria-label={label}
       size="small"
       dataSource={rows as R[]}
-      pagination={
-        perPage === undefined
-          ? false
-          : { pageSize: perPage, hideOnSinglePage: true, showSizeChanger: false, size: 'small' }
-      }
+      rowKey={rowKey}
+      rowClassName={mark}
+      scroll={{ x: 'max-content' }}
+      pagination={false}
+      columns={columns.map(([title, cell], i) => ({
+        key: title || String(i),
+        title,
+        rowScope: i === 0 ? ('row' as const) : undefined,
+        render: (_: unknown, row: R) => cell(row),
+      }))}
     />
   );
 }

@@ -18,7 +18,7 @@ describe('from nothing to a lit coach', () => {
   test('an empty layout asks few questions, and the coach is laid out, lit and sized; the demo stands on the shelf', async () => {
     const { page, context, troubles } = await visit(browser, host.base);
     await page.getByRole('heading', { name: 'Coaches' }).waitFor();
-    await page.getByRole('button', { name: 'New' }).click();
+    await page.getByRole('button', { name: 'New', exact: true }).click();
     await page.getByRole('heading', { name: 'What do you light first?' }).waitFor();
     await page.getByRole('link', { name: /^Coach/ }).click();
     await pick(page, /^DC track/);

@@ -51,7 +51,7 @@ describe('a sleeping coach with a side corridor, as a new user would', () => {
     await judged(page);
     await page.getByText('Rooms, one by one').click();
     await page.getByRole('button', { name: 'Divide' }).first().click();
-    expect(await page.locator('.room-list li').count()).toBe(5);
+    await expect.poll(() => page.locator('.room-list li').count()).toBe(5);
     await page.getByLabel('left dark').first().check();
     await judged(page);
     await page.getByLabel('Length of the body').fill('160');

@@ -1,13 +1,12 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { CellLifeStudy } from '../../../core/study/cell-life';
+import { shareName } from '../../panels/try/share-name';
 import { palette } from '../../theme/palette';
 
 interface CellLifeChartProps {
   readonly life: CellLifeStudy;
   readonly stale: boolean;
 }
-
-const names = ['half', 'a tenth', 'a hundredth'] as const;
 
 /** Light and current while the cell empties. */
 export default function CellLifeChart({ life, stale }: CellLifeChartProps) {
@@ -71,13 +70,13 @@ export default function CellLifeChart({ life, stale }: CellLifeChartProps) {
           {life.moments.map((m, i) =>
             m === null ? null : (
               <ReferenceLine
-                key={names[i]}
+                key={shareName[i]}
                 yAxisId="light"
                 x={m}
                 stroke={palette.danger}
                 strokeDasharray="3 4"
                 label={{
-                  value: `${names[i]} ${Number(m.toPrecision(2))} h`,
+                  value: `${shareName[i]} ${Number(m.toPrecision(2))} h`,
                   position: i === 2 ? 'insideTopRight' : 'insideTopLeft',
                   dy: -26 + 13 * (i % 2),
                   fill: '#a33522',

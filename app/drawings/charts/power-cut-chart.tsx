@@ -10,14 +10,13 @@ import {
 } from 'recharts';
 import { fades, type PowerCutStudy } from '../../../core/study/power-cut';
 import { formatQuantity } from '../../../core/quantity/format';
+import { shareName } from '../../panels/try/share-name';
 import { palette } from '../../theme/palette';
 
 interface PowerCutChartProps {
   readonly cut: PowerCutStudy;
   readonly stale: boolean;
 }
-
-const names = ['half', 'a tenth', 'a hundredth'] as const;
 
 /** Lamp light and reservoir voltage after the power is cut, with the moments at which the eye takes notice. */
 export default function PowerCutChart({ cut, stale }: PowerCutChartProps) {
@@ -102,7 +101,7 @@ export default function PowerCutChart({ cut, stale }: PowerCutChartProps) {
                 stroke={palette.danger}
                 strokeDasharray="3 4"
                 label={{
-                  value: `${names[i]} ${formatQuantity(m, 'second')}`,
+                  value: `${shareName[i]} ${formatQuantity(m, 'second')}`,
                   position: i === 2 ? 'insideTopRight' : 'insideTopLeft',
                   dy: -26 + (i === 1 ? 13 : 0),
                   fill: '#a33522',

@@ -27,7 +27,7 @@ const panels: Readonly<
     picture: 'circuit',
   },
   try: {
-    Panel: lazy(async () => ({ default: (await import('./panels/try-panel')).TryPanel })),
+    Panel: lazy(async () => ({ default: (await import('../../panels/try/try-panel')).TryPanel })),
     picture: 'behaviour',
   },
   fit: {

@@ -32,7 +32,7 @@ const panels: Readonly<
     picture: 'sheet',
   },
   try: {
-    Panel: lazy(async () => ({ default: (await import('./panels/try-panel')).TryPanel })),
+    Panel: lazy(async () => ({ default: (await import('../../panels/try/try-panel')).TryPanel })),
     picture: 'throttle',
   },
   fit: {

@@ -1,3 +1,4 @@
+import { FigureTable } from '../../../fields/figure-table';
 import { CheckField } from '../../../fields/check-field';
 import { Button, Progress } from 'antd';
 import { useState } from 'react';
@@ -72,29 +73,26 @@ function Buys({ what, offers }: BuysProps) {
     );
   }
   return (
-    <table className="cut-table" data-cut={what}>
-      <caption>
+    <div data-cut={what}>
+      <p className="cut-head">
         <b>{name}</b> Undone by {undone}.
-      </caption>
-      <thead>
-        <tr>
-          <th>Off</th>
-          <th>Gains light</th>
-          <th>Then shows</th>
-          <th>Takes</th>
-        </tr>
-      </thead>
-      <tbody>
-        {offers.map((o) => (
-          <tr key={o.millimetres}>
-            <td className="figure">{o.millimetres} mm</td>
-            <td>{gainWords(o)}</td>
-            <td>{o.becomesVisible.length === 0 ? 'nothing' : o.becomesVisible.slice(0, 3).join(', ')}</td>
-            <td className="figure">{o.minutes} min</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+      </p>
+      <FigureTable<CutOffer>
+        label={name}
+        rows={offers}
+        rowKey={(o) => String(o.millimetres)}
+        columns={[
+          ['Off', (o) => `${o.millimetres} mm`],
+          ['Gains light', gainWords],
+          [
+            'Then shows',
+            (o) =>
+              o.becomesVisible.length === 0 ? 'nothing' : o.becomesVisible.slice(0, NAMED_ROOMS).join(', '),
+          ],
+          ['Takes', (o) => `${o.minutes} min`],
+        ]}
+      />
+    </div>
   );
 }
 

@@ -20,7 +20,7 @@ import { addTailLamps, addVestibuleLamps, removeCircuit } from '../../../../core
 import { coachInterior } from '../../../../core/kinds/coach/interior';
 import { BuiltInFields } from '../../../panels/built-in-fields';
 import { coachLightOf } from '../coach-light';
-import { GroupTabs } from './group-tabs';
+import { CircuitChoice } from '../../../panels/circuit/circuit-choice';
 import { LampList } from './lamp-list';
 import { LampPlaces } from './lamp-places';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
@@ -53,7 +53,7 @@ export function LampsPanel(props: CoachProps) {
   return (
     <div className="choices">
       <h2>Lamps in the roof</h2>
-      <GroupTabs job={job} jobId={jobId} />
+      <CircuitChoice job={job} jobId={jobId} />
       <SelectField
         label="Which"
         value={kinds.size === 1 ? lamps[0].part : undefined}

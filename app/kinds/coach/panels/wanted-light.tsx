@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Choice } from '../../../fields/choice';
 import { coachLightOf } from '../coach-light';
-import { GroupTabs } from './group-tabs';
+import { CircuitChoice } from '../../../panels/circuit/circuit-choice';
 import { More } from '../../../fields/more';
 import { NumberField } from '../../../fields/number-field';
 import { SliderField } from '../../../fields/slider-field';
@@ -71,7 +71,7 @@ export function WantedLight({ layout, jobId, solved }: CoachProps) {
   const hand = group && solved.readings ? sumByHand(solved.bench, solved.readings, group.id) : null;
   return (
     <>
-      <GroupTabs job={job} jobId={jobId} />
+      <CircuitChoice job={job} jobId={jobId} />
       <h2>Wanted light at the seats</h2>
       <Choice<WordId>
         label="Wanted light at the seats"

@@ -1,5 +1,6 @@
+import { FigureTable } from '../../../fields/figure-table';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useLayoutStore } from '../../../store/layout-store';
 import { hand as slowHand } from '../../../workers/desk';
 import { textOf, useStudy } from '../../../workers/use-study';
@@ -26,6 +27,7 @@ export function ComparePicture({ layout, jobId }: CoachPictureProps) {
   const [refusal, setRefusal] = useState<string | null>(null);
   const job = coachIn(layout, jobId);
   const ways = compared.answer ?? [];
+  const rows = [...ways.map((way) => rowOf(way, layout.currency)), ...bulbRows(layout, jobId)];
   const add = async (schoolId: string, name: string): Promise<void> => {
     setBusy(schoolId);
     setRefusal(null);
@@ -51,75 +53,44 @@ export function ComparePicture({ layout, jobId }: CoachPictureProps) {
   };
   return (
     <div className="compare">
-      <table aria-busy={compared.stale} className={compared.stale ? 'stale' : undefined}>
-        <thead>
-          <tr>
-            <th scope="col">Way</th>
-            <th scope="col">Light</th>
-            <th scope="col">Drawn</th>
-            <th scope="col">Cost</th>
-            <th scope="col">Joints</th>
-            <th scope="col">Holds half</th>
-            <th scope="col">
-              <span className="visually-hidden">Choose</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {ways.map((way) => (
-            <tr key={way.variantId ?? 'as-it-stands'}>
-              <th scope="row">{way.name}</th>
-              {isFailed(way) ? (
-                <td colSpan={5} className="field-refusal">
-                  {way.failure}
-                </td>
-              ) : (
-                <>
-                  <td>
-                    {formatQuantity(way.lux ?? 0, 'lux')} <small>{way.word.toLowerCase()}</small>
-                  </td>
-                  <td>
-                    {formatQuantity(way.supplyAmps, 'amp')}{' '}
-                    <small>{formatQuantity(way.supplyRmsAmps, 'amp')} RMS</small>
-                  </td>
-                  <td>
-                    {way.cost.toFixed(2)} <small>{layout.currency}</small>
-                  </td>
-                  <td>{way.joints}</td>
-                  <td>
-                    {way.holdSeconds === null
-                      ? 'over 120 s'
-                      : way.holdSeconds === 0
-                        ? 'no time'
-                        : formatQuantity(way.holdSeconds, 'second', { significant: 2 })}
-                  </td>
-                </>
-              )}
-              <td className="acts">
-                {way.variantId !== null && (
-                  <>
-                    <Button size="small" disabled={isFailed(way)} onClick={() => take(way.variantId!)}>
-                      Build it so
-                    </Button>{' '}
-                    <Button
-                      size="small"
-                      aria-label={`Remove ${way.name}`}
-                      onClick={() =>
-                        edit(`Remove ${way.name}`, (draft) => {
-                          Reflect.deleteProperty(coachIn(draft, jobId).variants, way.variantId!);
-                        })
-                      }
-                    >
-                      ×
-                    </Button>
-                  </>
-                )}
-              </td>
-            </tr>
-          ))}
-          <BulbRow layout={layout} jobId={jobId} />
-        </tbody>
-      </table>
+      <FigureTable<Row>
+        label="Ways side by side"
+        rows={rows}
+        rowKey={(row) => row.id}
+        stale={compared.stale}
+        mark={(row) => (row.way === null ? 'bulbs' : '')}
+        columns={[
+          ['Way', (row) => row.name],
+          ['Light', (row) => row.light],
+          ['Drawn', (row) => row.drawn],
+          ['Cost', (row) => row.cost],
+          ['Joints', (row) => row.joints],
+          ['Holds half', (row) => row.holds],
+          [
+            '',
+            ({ way }) =>
+              way !== null &&
+              way.variantId !== null && (
+                <span className="acts">
+                  <Button size="small" disabled={isFailed(way)} onClick={() => take(way.variantId!)}>
+                    Build it so
+                  </Button>{' '}
+                  <Button
+                    size="small"
+                    aria-label={`Remove ${way.name}`}
+                    onClick={() =>
+                      edit(`Remove ${way.name}`, (draft) => {
+                        Reflect.deleteProperty(coachIn(draft, jobId).variants, way.variantId!);
+                      })
+                    }
+                  >
+                    ×
+                  </Button>
+                </span>
+              ),
+          ],
+        ]}
+      />
       {compared.failure && <p className="field-refusal">{compared.failure}</p>}
       {ways.length === 0 && !compared.failure && <p className="stale-note">Being worked out…</p>}
       <h3>Set another way beside it</h3>
@@ -145,24 +116,66 @@ export function ComparePicture({ layout, jobId }: CoachPictureProps) {
   );
 }
 
-function BulbRow({ layout, jobId }: Pick<CoachPictureProps, 'layout' | 'jobId'>) {
+/** One way as it is shown. */
+interface Row {
+  readonly id: string;
+  readonly name: string;
+  /** Null for the old bulbs. */
+  readonly way: ComparedWay | FailedWay | null;
+  readonly light: ReactNode;
+  readonly drawn: ReactNode;
+  readonly cost: ReactNode;
+  readonly joints: ReactNode;
+  readonly holds: ReactNode;
+}
+
+function rowOf(way: ComparedWay | FailedWay, currency: string): Row {
+  const own = { id: way.variantId ?? 'as-it-stands', name: way.name, way };
+  if (isFailed(way)) {
+    const light = <span className="field-refusal">{way.failure}</span>;
+    return { ...own, light, drawn: '–', cost: '–', joints: '–', holds: '–' };
+  }
+  return {
+    ...own,
+    light: (
+      <>
+        {formatQuantity(way.lux ?? 0, 'lux')} <small>{way.word.toLowerCase()}</small>
+      </>
+    ),
+    drawn: (
+      <>
+        {formatQuantity(way.supplyAmps, 'amp')} <small>{formatQuantity(way.supplyRmsAmps, 'amp')} RMS</small>
+      </>
+    ),
+    cost: (
+      <>
+        {way.cost.toFixed(2)} <small>{currency}</small>
+      </>
+    ),
+    joints: way.joints,
+    holds:
+      way.holdSeconds === null
+        ? 'over 120 s'
+        : way.holdSeconds === 0
+          ? 'no time'
+          : formatQuantity(way.holdSeconds, 'second', { significant: 2 }),
+  };
+}
+
+/** What the old bulbs drew; nothing where they were never read. */
+function bulbRows(layout: CoachPictureProps['layout'], jobId: string): Row[] {
   const bulbs = oldBulbs(layout, jobId);
-  if (!bulbs) return null;
+  if (!bulbs) return [];
   const { amps, volts } = bulbs;
   const rake = oldBulbsOfRake(layout);
-  return (
-    <tr className="bulbs">
-      <th scope="row">The old bulbs</th>
-      <td>–</td>
-      <td>
-        {formatQuantity(amps, 'amp')} <small>true RMS at {formatQuantity(volts, 'volt')}</small>
-      </td>
-      <td>–</td>
-      <td>–</td>
-      <td>no time</td>
-      <td>{rake > amps && <small>the rake: {formatQuantity(rake, 'amp')}</small>}</td>
-    </tr>
+  const drawn = (
+    <>
+      {formatQuantity(amps, 'amp')} <small>true RMS at {formatQuantity(volts, 'volt')}</small>
+      {rake > amps && <small>, the rake {formatQuantity(rake, 'amp')}</small>}
+    </>
   );
+  const name = 'The old bulbs';
+  return [{ id: name, name, way: null, light: '–', drawn, cost: '–', joints: '–', holds: 'no time' }];
 }
 
 function OldBulbs({ layout, jobId }: Pick<CoachPictureProps, 'layout' | 'jobId'>) {

@@ -1,3 +1,4 @@
+import { FigureTable } from '../../../fields/figure-table';
 import { formatQuantity } from '../../../../core/quantity/format';
 import { fitAnswers, TOUCH, type FitAnswer } from '../../../../core/kinds/coach/fit';
 import { showingThrough } from '../../../../core/kinds/coach/showing';
@@ -36,41 +37,36 @@ function Answers({ answers }: { readonly answers: readonly FitAnswer[] }) {
       </p>
     );
   return (
-    <table className="fit-answers">
-      <thead>
-        <tr>
-          <th>Does it fit?</th>
-          <th>there is</th>
-          <th>it needs</th>
-          <th>to spare</th>
-        </tr>
-      </thead>
-      <tbody>
-        {answers.map((a) => {
-          const fits = a.spareMillimetres >= -TOUCH;
-          return (
-            <tr key={a.id} className={fits ? undefined : 'lacks'} data-fit={a.id}>
-              <th scope="row">
-                {a.question}
-                {a.notches.length > 0 && (
-                  <small>
-                    {' '}
-                    notch {mm(Math.max(...a.notches.map((n) => n.depthMillimetres)))}
-                    {a.notches[0].into === 'board'
-                      ? ' in both edges'
-                      : ` in ${a.notches.length} × ${a.notches[0].into}`}
-                  </small>
-                )}
-              </th>
-              <td>{mm(a.hasMillimetres)}</td>
-              <td>{mm(a.needsMillimetres)}</td>
-              <td>{fits ? mm(a.spareMillimetres) : `−${mm(-a.spareMillimetres)}`}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <FigureTable<FitAnswer>
+      label="Does it fit?"
+      rows={answers}
+      rowKey={(a) => a.id}
+      mark={(a) => (fits(a) ? '' : 'lacks')}
+      columns={[
+        [
+          'Does it fit?',
+          (a) => (
+            <span data-fit={a.id}>
+              {a.question} <small>{notchWords(a)}</small>
+            </span>
+          ),
+        ],
+        ['there is', (a) => mm(a.hasMillimetres)],
+        ['it needs', (a) => mm(a.needsMillimetres)],
+        ['to spare', (a) => (fits(a) ? mm(a.spareMillimetres) : `−${mm(-a.spareMillimetres)}`)],
+      ]}
+    />
   );
+}
+
+const fits = (a: FitAnswer): boolean => a.spareMillimetres >= -TOUCH;
+
+/** What has to be filed for it to fit. */
+function notchWords({ notches }: FitAnswer): string {
+  if (notches.length === 0) return '';
+  const deepest = mm(Math.max(...notches.map((n) => n.depthMillimetres)));
+  const { into } = notches[0];
+  return `notch ${deepest} in ${into === 'board' ? 'both edges' : `${notches.length} × ${into}`}`;
 }
 
 /** What an eye beside the track sees of what is inside, by its height. */
@@ -85,26 +81,23 @@ function FromBesideTheTrack({ job }: { readonly job: Job }) {
   const told = lamp ? [...things, lamp] : things;
   if (told.length === 0) return null;
   return (
-    <table className="fit-answers" aria-label="Seen from beside the track">
-      <thead>
-        <tr>
-          <th>From beside the track</th>
-          <th>shows to an eye at</th>
-        </tr>
-      </thead>
-      <tbody>
-        {told.map((s) => (
-          <tr key={s.name} className={s.shows ? 'lacks' : undefined}>
-            <th scope="row">
+    <FigureTable<(typeof told)[number]>
+      label="Seen from beside the track"
+      rows={told}
+      rowKey={(s) => s.name}
+      mark={(s) => (s.shows ? 'lacks' : '')}
+      columns={[
+        [
+          'From beside the track',
+          (s) => (
+            <>
               {s.kind === 'lamp' ? 'Lamps' : s.name}
               {s.shows && <small> seen by yours</small>}
-            </th>
-            <td>
-              {mm(s.between![0])} to {mm(s.between![1])}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+            </>
+          ),
+        ],
+        ['shows to an eye at', (s) => `${mm(s.between![0])} to ${mm(s.between![1])}`],
+      ]}
+    />
   );
 }

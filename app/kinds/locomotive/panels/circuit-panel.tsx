@@ -1,15 +1,9 @@
 import { CheckField } from '../../../fields/check-field';
-import { ratedVoltsSold } from '../../../../core/part/electrolytic';
 import { Button } from 'antd';
-import { useState } from 'react';
 import { Choice } from '../../../fields/choice';
 import { More } from '../../../fields/more';
-import { NumberField } from '../../../fields/number-field';
 import { SelectField } from '../../../fields/select-field';
-import { BandedResistor } from '../../../drawings/banded-resistor';
-import { resistorBodies } from '../../../../core/part/resistor';
 import { decoderTypes } from '../../../../core/part/decoder-type';
-import { formatQuantity } from '../../../../core/quantity/format';
 import { inOrder } from '../../../../core/document/in-order';
 import { lampName } from '../../../../core/kinds/locomotive/lamp-name';
 import { freeId } from '../../../../core/document/usual-supply';
@@ -21,15 +15,17 @@ import {
   takeStage,
   lineFrom,
 } from '../../../../core/document/line-stages';
-import { presetNameOf, presetOf, presets, resistorsOf, wireBy } from '../../../../core/document/presets';
 import { usualCircuit } from '../../../../core/document/usual-circuit';
+import { CircuitChoice } from '../../../panels/circuit/circuit-choice';
+import { LimitFields } from '../../../panels/circuit/limit-fields';
+import { LineStageFields } from '../../../panels/circuit/line-stage-fields';
+import { PresetField } from '../../../panels/circuit/preset-field';
+import { useChosenGroup, useRunStore } from '../../../store/run-store';
 import { EqualLight } from './equal-light';
 import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
 import type { Draft } from 'immer';
 import type { CircuitRecord, LineRecord } from '../../../../core/document/wiring-record';
-import type { PresetName } from '../../../../core/document/presets';
 
-const ohmLimits = { least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' };
 const tapNames = {
   pickups: 'the pickups',
   'motor-tags': 'the motor tags',
@@ -44,11 +40,11 @@ const steeringNames = {
 
 /** How each circuit is wired, what limits its lamps, and where its leads go. */
 export function CircuitPanel(props: LocomotiveProps) {
-  const { jobId, job, solved } = props;
+  const { jobId, job } = props;
   const set = useLocomotiveEdit(jobId);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const choose = useRunStore((s) => s.chooseGroup);
   const circuits = inOrder(job.circuits);
-  const circuit = circuits.find((c) => c.id === chosen) ?? circuits[0];
+  const circuit = useChosenGroup(job, jobId);
   if (!circuit) {
     return (
       <div className="choices">
@@ -64,79 +60,19 @@ export function CircuitPanel(props: LocomotiveProps) {
     set(label, (j) => recipe(j.lines[circuit.lineId]));
   const { from } = line;
   const on = from.kind === 'output' ? 'output' : 'track';
-  const wired = presetNameOf(job, circuit.id);
-  const resistors = resistorsOf(circuit);
   const steering = stageOf(line, 'steering');
   const reservoir = stageOf(line, 'reservoir');
   const regulator = stageOf(line, 'regulator');
   const usualWay =
     inOrder(job.lamps).find((l) => l.circuitId === circuit.id)?.end === 'B' ? 'second' : 'first';
   const rectified = stageOf(line, 'bridge') !== null || stageOf(line, 'diode') !== null;
-  const members = inOrder(job.lamps).filter((l) => l.circuitId === circuit.id);
-  const watts = (part: string): string =>
-    formatQuantity(solved.readings?.parts.get(part)?.watts ?? 0, 'watt', { significant: 2 });
   const outputs = job.decoder ? decoderTypes[job.decoder.type].outputs : [];
   return (
     <div className="choices">
       <h2>How it is wired</h2>
-      <SelectField
-        label="Circuit"
-        value={circuit.id}
-        options={circuits.map((c) => ({ value: c.id, label: c.name }))}
-        onChange={setChosen}
-      />
-      <SelectField<PresetName>
-        label="Wired"
-        value={wired ?? undefined}
-        placeholder="in a way of your own"
-        options={presets
-          .filter((p) => (p.on as readonly string[]).includes(on))
-          .map((p) => ({ value: p.id, label: p.name }))}
-        onChange={(name) =>
-          set('Wiring', (j) => wireBy(j.lines[circuit.lineId], j.circuits[circuit.id], name))
-        }
-      />
-      {wired && <p className="hint">{presetOf(wired).says}</p>}
-      {(resistors === 'shared' || (resistors === 'each' && circuit.inSeries > 1)) && (
-        <>
-          <div className="two-fields">
-            <NumberField
-              label="Its resistor"
-              unit="ohm"
-              figure={circuit.ohms}
-              limits={ohmLimits}
-              aside={watts(`shared-resistor-${circuit.id}`)}
-              onCommit={(ohms) => change('Resistor', (c) => void (c.ohms = ohms))}
-            />
-            <Body
-              circuit={circuit}
-              onChange={(w) => change('Resistor body', (c) => void (c.ratedWatts = w))}
-            />
-          </div>
-          <BandedResistor ohms={circuit.ohms} />
-        </>
-      )}
-      {resistors === 'each' && circuit.inSeries === 1 && (
-        <>
-          <div className="two-fields">
-            {members.map((l) => (
-              <NumberField
-                key={l.id}
-                label={lampName(job, l.id)}
-                unit="ohm"
-                figure={l.ohms ?? circuit.ohms}
-                limits={ohmLimits}
-                aside={watts(`resistor-${l.id}`)}
-                onCommit={(ohms) => set('Resistor', (j) => void (j.lamps[l.id].ohms = ohms))}
-              />
-            ))}
-            <Body
-              circuit={circuit}
-              onChange={(w) => change('Resistor body', (c) => void (c.ratedWatts = w))}
-            />
-          </div>
-        </>
-      )}
+      <CircuitChoice job={job} jobId={jobId} />
+      <PresetField job={job} jobId={jobId} circuitId={circuit.id} />
+      <LimitFields {...props} circuitId={circuit.id} apart />
       <EqualLight {...props} circuitId={circuit.id} />
       {from.kind === 'supply' && (
         <SelectField
@@ -230,71 +166,7 @@ export function CircuitPanel(props: LocomotiveProps) {
             </p>
           </>
         )}
-        {rectified && (
-          <>
-            <CheckField
-              label="Reservoir"
-              aside="only where plus stays plus"
-              checked={reservoir !== null}
-              onChange={(on) =>
-                changeLine('Reservoir', (l) => {
-                  if (on) putStage(l, 'reservoir', { farads: 100e-6, ratedVolts: 25 });
-                  else takeStage(l, 'reservoir');
-                })
-              }
-            />
-            {reservoir && (
-              <div className="two-fields">
-                <NumberField
-                  label="It holds"
-                  unit="farad"
-                  figure={reservoir.farads}
-                  limits={{ least: 1e-9, most: 0.5, range: '1 nF to 0.5 F' }}
-                  onCommit={(farads) =>
-                    changeLine('Reservoir', (l) =>
-                      putStage(l, 'reservoir', { farads, ratedVolts: reservoir.ratedVolts }),
-                    )
-                  }
-                />
-                <SelectField
-                  label="Rated"
-                  value={reservoir.ratedVolts}
-                  options={ratedVoltsSold.map((v) => ({
-                    value: v as number,
-                    label: formatQuantity(v, 'volt'),
-                  }))}
-                  onChange={(ratedVolts) =>
-                    changeLine('Reservoir rating', (l) =>
-                      putStage(l, 'reservoir', { farads: reservoir.farads, ratedVolts }),
-                    )
-                  }
-                />
-              </div>
-            )}
-          </>
-        )}
-        {regulator && (
-          <div className="two-fields">
-            <NumberField
-              label="The board holds its lamps at"
-              unit="volt"
-              figure={regulator.outVolts}
-              limits={{ least: 1, most: 24, range: '1 to 24 V' }}
-              onCommit={(outVolts) =>
-                changeLine('Board voltage', (l) => putStage(l, 'regulator', { ...regulator, outVolts }))
-              }
-            />
-            <NumberField
-              label="Its dropout"
-              unit="volt"
-              figure={regulator.dropoutVolts}
-              limits={{ least: 0, most: 5, range: '0 to 5 V' }}
-              onCommit={(dropoutVolts) =>
-                changeLine('Dropout', (l) => putStage(l, 'regulator', { ...regulator, dropoutVolts }))
-              }
-            />
-          </div>
-        )}
+        {rectified && <LineStageFields {...props} lineId={circuit.lineId} />}
         <SelectField
           label="Move a lamp into this circuit"
           value={undefined}
@@ -322,7 +194,7 @@ export function CircuitPanel(props: LocomotiveProps) {
                   ratedWatts: 0.25,
                 });
               });
-              setChosen(id);
+              choose(jobId, id);
             }}
           >
             Another circuit
@@ -330,24 +202,5 @@ export function CircuitPanel(props: LocomotiveProps) {
         </div>
       </More>
     </div>
-  );
-}
-
-interface BodyProps {
-  readonly circuit: CircuitRecord;
-  readonly onChange: (watts: number) => void;
-}
-
-function Body({ circuit, onChange }: BodyProps) {
-  return (
-    <SelectField
-      label="Body of its resistors"
-      value={circuit.ratedWatts}
-      options={resistorBodies.map((b) => ({
-        value: b.watts as number,
-        label: `${b.name}, ${b.lengthMillimetres} mm`,
-      }))}
-      onChange={onChange}
-    />
   );
 }

@@ -1,3 +1,4 @@
+import { FigureTable } from '../../../fields/figure-table';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { More } from '../../../fields/more';
@@ -51,26 +52,23 @@ function Proposals({ layout, jobId, job, hand, circuitId }: EqualLightProps) {
         </p>
       ) : (
         <>
-          <table className="charging">
-            <thead>
-              <tr>
-                <th>Lamp</th>
-                <th>Resistor</th>
-                <th>Light now → then</th>
-              </tr>
-            </thead>
-            <tbody>
-              {(here.length > 0 ? here : study.proposals).map((p) => (
-                <tr key={p.lampId}>
-                  <th>{lampName(job, p.lampId)}</th>
-                  <td>{formatQuantity(p.preferredOhms, 'ohm')}</td>
-                  <td>
+          <FigureTable
+            label="Equal to the eye"
+            rows={here.length > 0 ? here : study.proposals}
+            rowKey={(p) => p.lampId}
+            columns={[
+              ['Lamp', (p) => lampName(job, p.lampId)],
+              ['Resistor', (p) => formatQuantity(p.preferredOhms, 'ohm')],
+              [
+                'Light now → then',
+                (p) => (
+                  <>
                     {p.now.toFixed(0)} → {p.then.toFixed(0)} <small>wanted {p.wanted.toFixed(0)}</small>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+                  </>
+                ),
+              ],
+            ]}
+          />
           <p className="hint">
             Light to the eye, 100 for a full headlight. White and red at one current are not equally bright;
             lens, tint and aim count too.

@@ -3,22 +3,16 @@ import type { Draft } from 'immer';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
 import { Choice } from '../../../fields/choice';
 import { SelectField } from '../../../fields/select-field';
-import { useLayoutStore } from '../../../store/layout-store';
-import { useRunStore } from '../../../store/run-store';
 import { SupplyFields } from '../../../panels/supplies';
 import { decoderTypes } from '../../../../core/part/decoder-type';
 import { plugs } from '../../../../core/part/plug';
 import { formatQuantity } from '../../../../core/quantity/format';
-import { freeId, usualSupply } from '../../../../core/document/usual-supply';
-import { inOrder } from '../../../../core/document/in-order';
-import { locomotiveIn } from '../../../../core/kinds/locomotive/jobs';
-import { supplyKind, supplyKinds, type SupplyKindName } from '../../../../core/supply';
+import { SupplyField } from '../../../panels/supply-field';
+import type { SupplyKindName } from '../../../../core/supply';
 import { layOnDecoder, layOnTrack } from '../../../../core/kinds/locomotive/lay-circuits';
 import { railReturnShare } from '../../../../core/study/dimming';
 import type { Bench } from '../../../../core/study/bench';
 import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
-
-const ANOTHER = 'add:';
 
 /** What cannot be solved has no share; the findings say why. */
 function railShare(vehicle: Bench<LocomotiveRecord>): number | null {
@@ -38,9 +32,7 @@ const tracks: readonly SupplyKindName[] = ['dc-track', 'dcc-track', 'ac-track'];
 
 /** What feeds it: the track, straight or through a decoder with its plug, and a second track for trials. */
 export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
-  const edit = useLayoutStore((s) => s.edit);
   const set = useLocomotiveEdit(jobId);
-  const control = useRunStore((s) => s.control);
   /** What the last wiring anew left out, in words. */
   const [left, setLeft] = useState<readonly string[]>([]);
   const lay = (label: string, wire: (j: Draft<LocomotiveRecord>) => string[]): void => {
@@ -51,37 +43,12 @@ export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
     setLeft(said);
   };
   const supply = layout.supplies[job.supplyId];
-  const onTracks = inOrder(layout.supplies).filter((s) => supplyKind(s).onTrack);
-  const choose = (value: string, own: boolean): void => {
-    control(jobId, { supplyId: null, set: {} });
-    edit('Track', (draft) => {
-      let id = value;
-      if (value.startsWith(ANOTHER)) {
-        const kind = value.slice(ANOTHER.length) as SupplyKindName;
-        id = freeId(layout.supplies, kind);
-        const order = 1 + Math.max(0, ...Object.values(layout.supplies).map((s) => s.order));
-        draft.supplies[id] = usualSupply(kind, layout.scale, order);
-      }
-      const j = locomotiveIn(draft, jobId);
-      if (own) j.supplyId = id;
-      else j.otherSupplyId = id === '' ? null : id;
-    });
-  };
-  const options = [
-    ...onTracks.map((s) => ({ value: s.id, label: `${s.name} · ${supplyKind(s).name}` })),
-    ...tracks.map((k) => ({ value: ANOTHER + k, label: `Another: ${supplyKinds[k].name}` })),
-  ];
   const share = railShare(solved.bench);
   const type = job.decoder ? decoderTypes[job.decoder.type] : null;
   return (
     <div className="choices">
       <h2>What feeds it</h2>
-      <SelectField
-        label="Its track"
-        value={job.supplyId}
-        options={options}
-        onChange={(v) => choose(v, true)}
-      />
+      <SupplyField layout={layout} jobId={jobId} label="Its track" kinds={tracks} />
       <Choice<'track' | 'decoder'>
         label="Its lamps hang"
         columns={2}
@@ -140,11 +107,12 @@ export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
           )}
         </>
       )}
-      <SelectField
+      <SupplyField
+        layout={layout}
+        jobId={jobId}
         label="Set it on for trials too"
-        value={job.otherSupplyId ?? ''}
-        options={[{ value: '', label: 'No other track' }, ...options.filter((o) => o.value !== job.supplyId)]}
-        onChange={(v) => choose(v, false)}
+        kinds={tracks}
+        which="otherSupplyId"
       />
       <SupplyFields supplyId={job.supplyId} supply={supply} />
       <p className="hint">

@@ -1,3 +1,4 @@
+import { FigureTable } from '../../../fields/figure-table';
 import { endNames, type End } from '../../../../core/document/ends';
 import { inOrder } from '../../../../core/document/in-order';
 import { lampName } from '../../../../core/kinds/locomotive/lamp-name';
@@ -20,36 +21,26 @@ export function EndsView({ job, solved, hand }: LocomotivePictureProps) {
           <EndWithPlaces key={end} job={job} end={end} glows={glows} />
         ))}
       </div>
-      <table className="sheet">
-        <thead>
-          <tr>
-            <th>Lamp</th>
-            <th>From the middle</th>
-            <th>Above the rail</th>
-            <th>Lens</th>
-            <th>Body</th>
-          </tr>
-        </thead>
-        <tbody>
-          {inOrder(job.lamps).map((l) => (
-            <tr key={l.id}>
-              <th>{lampName(job, l.id)}</th>
-              <td>
-                {lampRoles[l.role].inside
-                  ? 'inside'
-                  : l.acrossMillimetres === 0
-                    ? 'in the middle'
-                    : `${formatQuantity(Math.abs(l.acrossMillimetres), 'millimetre')} ${l.acrossMillimetres < 0 ? 'left' : 'right'}`}
-              </td>
-              <td>{formatQuantity(l.heightMillimetres, 'millimetre')}</td>
-              <td>{formatQuantity(l.lensMillimetres, 'millimetre')}</td>
-              <td>
-                {lampBodies[l.body].name}, {l.way === 'drill' ? 'drilled' : 'sits'}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <FigureTable
+        label="Where each lamp goes"
+        rows={inOrder(job.lamps)}
+        rowKey={(l) => l.id}
+        columns={[
+          ['Lamp', (l) => lampName(job, l.id)],
+          [
+            'From the middle',
+            (l) =>
+              lampRoles[l.role].inside
+                ? 'inside'
+                : l.acrossMillimetres === 0
+                  ? 'in the middle'
+                  : `${formatQuantity(Math.abs(l.acrossMillimetres), 'millimetre')} ${l.acrossMillimetres < 0 ? 'left' : 'right'}`,
+          ],
+          ['Above the rail', (l) => formatQuantity(l.heightMillimetres, 'millimetre')],
+          ['Lens', (l) => formatQuantity(l.lensMillimetres, 'millimetre')],
+          ['Body', (l) => `${lampBodies[l.body].name}, ${l.way === 'drill' ? 'drilled' : 'sits'}`],
+        ]}
+      />
     </>
   );
 }

@@ -1,7 +1,8 @@
+import { FigureTable } from '../../../fields/figure-table';
 import { chainOf } from '../../../../core/document/line-stages';
 import { mirrored, plugs, standardColour, type Plug } from '../../../../core/part/plug';
 import { inOrder } from '../../../../core/document/in-order';
-import { leadsOf } from '../../../../core/assembly/leads';
+import { leadsOf, type LeadEnd } from '../../../../core/assembly/leads';
 import { wireHex } from '../../../theme/wire-colours';
 import type { LocomotivePictureProps } from '../locomotive-props';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
@@ -49,32 +50,28 @@ export function PlugView({ job }: LocomotivePictureProps) {
           sit in either lead, at the lamp or at the far end of the wire.
         </p>
       )}
-      <table className="sheet">
-        <thead>
-          <tr>
-            <th>Circuit</th>
-            <th>First lead, to its resistor</th>
-            <th>Second lead</th>
-          </tr>
-        </thead>
-        <tbody>
-          {circuits.map((c) => {
-            const [one, two] = leadsOf(job, chainOf(job, c.lineId)[0])!;
-            return (
-              <tr key={c.id}>
-                <th>{c.name}</th>
-                <td>
-                  <Wire colour={one.colour} /> {one.name.replace(`, ${one.colour}`, '')}
-                </td>
-                <td>
-                  <Wire colour={two.colour} /> {two.name.replace(`, ${two.colour}`, '')}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <FigureTable
+        label="Which lead goes where"
+        rows={circuits}
+        rowKey={(c) => c.id}
+        columns={[
+          ['Circuit', (c) => c.name],
+          [
+            'First lead, to its resistor',
+            (c) => <LeadName end={leadsOf(job, chainOf(job, c.lineId)[0])![0]} />,
+          ],
+          ['Second lead', (c) => <LeadName end={leadsOf(job, chainOf(job, c.lineId)[0])![1]} />],
+        ]}
+      />
     </div>
+  );
+}
+
+function LeadName({ end }: { readonly end: LeadEnd }) {
+  return (
+    <>
+      <Wire colour={end.colour} /> {end.name.replace(`, ${end.colour}`, '')}
+    </>
   );
 }
 

@@ -1,3 +1,4 @@
+import { FigureTable } from '../../../fields/figure-table';
 import { Button } from 'antd';
 import { functionSheet } from '../../../../core/build/function-sheet';
 import { leadsOf } from '../../../../core/assembly/leads';
@@ -38,36 +39,26 @@ function Functions({ job, lit }: SheetViewProps) {
   const lines = functionSheet(job, lampNames(job));
   return (
     <>
-      <table className="sheet">
-        <thead>
-          <tr>
-            <th>Function</th>
-            <th>Pad</th>
-            <th>Wire</th>
-            <th>Lamps</th>
-            <th>Brightness</th>
-            <th>Now</th>
-          </tr>
-        </thead>
-        <tbody>
-          {lines
-            .filter((l) => !l.spare)
-            .map((l) => (
-              <tr key={l.output}>
-                <th>{l.functions || '—'}</th>
-                <td>
-                  {l.outputName.split(',')[0]}, {l.pad}
-                </td>
-                <td>{l.colour ? <Wire colour={l.colour as WireColour} /> : 'own colour'}</td>
-                <td>{l.lamps.join(', ') || '—'}</td>
-                <td>
-                  {Math.round(l.brightness * 100)} % <small>{l.effect.toLowerCase()}</small>
-                </td>
-                <td>{nowWords(lit?.outputAmps.get(l.output) ?? 0)}</td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
+      <FigureTable
+        label="Functions"
+        rows={lines.filter((l) => !l.spare)}
+        rowKey={(l) => l.output}
+        columns={[
+          ['Function', (l) => l.functions || '—'],
+          ['Pad', (l) => `${l.outputName.split(',')[0]}, ${l.pad}`],
+          ['Wire', (l) => (l.colour ? <Wire colour={l.colour as WireColour} /> : 'own colour')],
+          ['Lamps', (l) => l.lamps.join(', ') || '—'],
+          [
+            'Brightness',
+            (l) => (
+              <>
+                {Math.round(l.brightness * 100)} % <small>{l.effect.toLowerCase()}</small>
+              </>
+            ),
+          ],
+          ['Now', (l) => nowWords(lit?.outputAmps.get(l.output) ?? 0)],
+        ]}
+      />
       <p className="hint">
         Spare:{' '}
         {lines
@@ -86,41 +77,43 @@ const nowWords = (amps: number): string =>
 const LEAK_AMPS = 1e-6;
 
 function Leads({ job }: { readonly job: LocomotiveRecord }) {
+  const lampsOf = (circuitId: string) => inOrder(job.lamps).filter((l) => l.circuitId === circuitId);
   return (
-    <table className="sheet">
-      <thead>
-        <tr>
-          <th>Circuit</th>
-          <th>Leads</th>
-          <th>Lamps</th>
-          <th>Resistors</th>
-        </tr>
-      </thead>
-      <tbody>
-        {inOrder(job.circuits).map((c) => {
-          const lamps = inOrder(job.lamps).filter((l) => l.circuitId === c.id);
-          const [one, two] = leadsOf(job, chainOf(job, c.lineId)[0])!;
-          return (
-            <tr key={c.id}>
-              <th>{c.name}</th>
-              <td>
-                <Wire colour={one.colour} /> {one.name}
-                <br />
-                <Wire colour={two.colour} /> {two.name}
-              </td>
-              <td>{lamps.map((l) => lampName(job, l.id)).join(', ') || '—'}</td>
-              <td>
-                {resistorsOf(c) === 'none'
-                  ? 'none'
-                  : resistorsOf(c) === 'each' && c.inSeries === 1
-                    ? [...new Set(lamps.map((l) => formatQuantity(l.ohms ?? c.ohms, 'ohm')))].join(', ') +
-                      ' each'
-                    : formatQuantity(c.ohms, 'ohm')}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <FigureTable
+      label="Leads"
+      rows={inOrder(job.circuits)}
+      rowKey={(c) => c.id}
+      columns={[
+        ['Circuit', (c) => c.name],
+        [
+          'Leads',
+          (c) =>
+            leadsOf(job, chainOf(job, c.lineId)[0])!.map((lead) => (
+              <div key={lead.name}>
+                <Wire colour={lead.colour} /> {lead.name}
+              </div>
+            )),
+        ],
+        [
+          'Lamps',
+          (c) =>
+            lampsOf(c.id)
+              .map((l) => lampName(job, l.id))
+              .join(', ') || '—',
+        ],
+        ['Resistors', (c) => resistorWords(c, lampsOf(c.id))],
+      ]}
+    />
   );
+}
+
+/** "2.2 kΩ, 3.3 kΩ each". */
+function resistorWords(
+  circuit: LocomotiveRecord['circuits'][string],
+  lamps: readonly LocomotiveRecord['lamps'][string][],
+): string {
+  const way = resistorsOf(circuit);
+  if (way === 'none') return 'none';
+  if (way === 'shared' || circuit.inSeries > 1) return formatQuantity(circuit.ohms, 'ohm');
+  return `${[...new Set(lamps.map((l) => formatQuantity(l.ohms ?? circuit.ohms, 'ohm')))].join(', ')} each`;
 }

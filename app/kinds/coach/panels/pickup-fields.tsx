@@ -2,32 +2,22 @@ import { Choice } from '../../../fields/choice';
 import { CountField } from '../../../fields/count-field';
 import { More } from '../../../fields/more';
 import { NumberField } from '../../../fields/number-field';
-import { SelectField } from '../../../fields/select-field';
 import { useLayoutStore } from '../../../store/layout-store';
-import {
-  legendName,
-  legends,
-  wireColours,
-  wireRoleNames,
-  wireRoles,
-  type WireColour,
-} from '../../../../core/document/wire-legend';
 import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../../../../core/document/migrations';
-import { wireHex } from '../../../theme/wire-colours';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
 import type { CoachRecord as Job } from '../../../../core/kinds/coach/record';
 import type { PickupRecord } from '../../../../core/document/job-record';
 
-interface WiringFieldsProps {
+interface PickupFieldsProps {
   readonly job: Job;
   readonly jobId: string;
   readonly onTrack: boolean;
 }
 
-/** How the coach collects its current, and which colour of wire means what. */
-export function WiringFields({ job, jobId, onTrack }: WiringFieldsProps) {
+/** How the coach collects its current. */
+export function PickupFields({ job, jobId, onTrack }: PickupFieldsProps) {
   const edit = useLayoutStore((s) => s.edit);
-  const { pickups, legend, dimensions } = job;
+  const { pickups, dimensions } = job;
   return (
     <>
       {onTrack && (
@@ -87,44 +77,6 @@ export function WiringFields({ job, jobId, onTrack }: WiringFieldsProps) {
           </div>
         </More>
       )}
-      <More label="Wire colours">
-        <Choice<keyof typeof legends>
-          label="Legend of this job"
-          options={[
-            { value: 'decoder', name: 'Decoder', figure: 'NMRA' },
-            { value: 'red-black', name: 'Red, black' },
-            { value: 'few-colours', name: 'Green, red', figure: 'magnet wire' },
-          ]}
-          value={legendName(legend) === 'own' ? null : (legendName(legend) as keyof typeof legends)}
-          onChoose={(name) =>
-            edit('Wire colours', (draft) => void Object.assign(coachIn(draft, jobId).legend, legends[name]))
-          }
-        />
-        <div className="two-fields">
-          {wireRoles.map((role) => (
-            <SelectField<WireColour>
-              key={role}
-              label={wireRoleNames[role]}
-              value={legend[role]}
-              options={wireColours.map((c) => ({ value: c, label: c }))}
-              onChange={(colour) =>
-                edit(
-                  `Colour of the ${wireRoleNames[role]}`,
-                  (draft) => void (coachIn(draft, jobId).legend[role] = colour),
-                )
-              }
-            />
-          ))}
-        </div>
-        <p className="hint">
-          {wireRoles.map((role) => (
-            <span key={role} style={{ marginRight: 10, whiteSpace: 'nowrap' }}>
-              <span className="swatch" style={{ background: wireHex[legend[role]] }} />
-              {wireRoleNames[role]}
-            </span>
-          ))}
-        </p>
-      </More>
     </>
   );
 }

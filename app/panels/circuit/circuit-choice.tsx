@@ -1,11 +1,11 @@
-import { switchOf } from '../../../../core/document/line-stages';
-import { Choice } from '../../../fields/choice';
-import type { CoachRecord as Job } from '../../../../core/kinds/coach/record';
-import { inOrder } from '../../../../core/document/in-order';
-import { useChosenGroup, useRunStore } from '../../../store/run-store';
+import { switchOf } from '../../../core/document/line-stages';
+import { Choice } from '../../fields/choice';
+import type { AnyJob } from '../../../core/document/layout';
+import { inOrder } from '../../../core/document/in-order';
+import { useChosenGroup, useRunStore } from '../../store/run-store';
 
 /** Which lamps the figures below are about; nothing where there is one group. */
-export function GroupTabs({ job, jobId }: { readonly job: Job; readonly jobId: string }) {
+export function CircuitChoice({ job, jobId }: { readonly job: AnyJob; readonly jobId: string }) {
   const chosen = useChosenGroup(job, jobId);
   const choose = useRunStore((s) => s.chooseGroup);
   const groups = inOrder(job.circuits);
