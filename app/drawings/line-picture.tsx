@@ -79,9 +79,16 @@ function Outline({ vehicle: v, x }: { readonly vehicle: SketchVehicle; readonly 
   return (
     <g transform={`translate(${x} 0)`}>
       <path d={body} fill="#2b3b35" stroke="#4a6157" strokeWidth={0.6} />
-      {[0.16, 0.26, 0.74, 0.84].map((share) => (
-        <circle key={share} cx={v.length * share} cy={-radius - 0.6} r={radius} fill="#10171a" />
-      ))}
+      {v.shape === 'stand' ? (
+        <path
+          d={`M${v.length * 0.36} 0L${v.length * 0.5} ${-v.underside}L${v.length * 0.64} 0Z`}
+          fill="#10171a"
+        />
+      ) : (
+        [0.16, 0.26, 0.74, 0.84].map((share) => (
+          <circle key={share} cx={v.length * share} cy={-radius - 0.6} r={radius} fill="#10171a" />
+        ))
+      )}
       {v.shape !== 'coach' &&
         v.lights.map((l) => (
           <circle

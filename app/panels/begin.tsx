@@ -31,6 +31,10 @@ interface BeginProps {
   readonly usualName: string;
   /** The sorts of supply it may have, the most usual first. */
   readonly supplies: readonly SupplyKindName[];
+  /** What a new supply of a kind is called here, where it is not called as usual. */
+  readonly names?: Readonly<
+    Partial<Record<SupplyKindName, { readonly name: string; readonly says: string }>>
+  >;
   /** Questions of its kind: before the supply, and after it. */
   readonly before: ReactNode;
   readonly after?: (supply: SupplyKindName) => ReactNode;
@@ -39,7 +43,7 @@ interface BeginProps {
 }
 
 /** The few questions a job is begun with: its kind's own, what feeds it, and its name. */
-export function Begin({ layout, usualName, supplies, before, after, make }: BeginProps) {
+export function Begin({ layout, usualName, supplies, names, before, after, make }: BeginProps) {
   const edit = useLayoutStore((s) => s.edit);
   const navigate = useNavigate();
   const own = inOrder(layout.supplies).filter((s) => supplies.includes(s.kind));
@@ -65,8 +69,12 @@ export function Begin({ layout, usualName, supplies, before, after, make }: Begi
   const options = [
     ...own.map((s) => ({ value: s.id, name: s.name, figure: supplyKind(s).name })),
     ...supplies
-      .filter((k) => !own.some((s) => s.kind === k))
-      .map((k) => ({ value: KIND + k, name: supplyKinds[k].name, figure: kindSays[k] })),
+      .filter((k) => names?.[k] || !own.some((s) => s.kind === k))
+      .map((k) => ({
+        value: KIND + k,
+        name: names?.[k]?.name ?? supplyKinds[k].name,
+        figure: names?.[k]?.says ?? kindSays[k],
+      })),
   ];
   return (
     <div className="begin">

@@ -1,25 +1,45 @@
-import { Button } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { More } from '../fields/more';
-import { leds } from '../../core/part/led';
 import { formatQuantity } from '../../core/quantity/format';
-import { testerAmps, testerStep, type Seen } from '../../core/study/unmarked-lamp';
+import { testerAmps, testerStep, type Seen, type Tester } from '../../core/study/unmarked-lamp';
+import type { LedPart } from '../../core/part/led';
 
-/** Which lead of an unmarked lamp is plus, step by step with the tester. */
-export function UnmarkedLamp({
-  tester,
-}: {
-  readonly tester: { readonly volts: number; readonly ohms: number };
-}) {
+interface UnmarkedLampProps {
+  readonly tester: Tester;
+  /** The job's own supply behind the resistor that serves all its lamps; null where there is none. */
+  readonly own: Tester | null;
+  /** The sort of lamp that is unmarked. */
+  readonly led: LedPart;
+}
+
+/** Which lead of an unmarked lamp is plus, step by step, with the tester or in the job's own circuit. */
+export function UnmarkedLamp({ tester, own, led }: UnmarkedLampProps) {
   const [seen, setSeen] = useState<readonly Seen[]>([]);
+  const [by, setBy] = useState<'tester' | 'own'>('tester');
   const step = testerStep(seen);
-  const amps = testerAmps(tester, leds['white-warm']);
+  const used = by === 'own' && own ? own : tester;
+  const amps = testerAmps(used, led);
   return (
     <More label="Which lead is plus? An unmarked lamp" open>
+      {own && (
+        <Segmented
+          block
+          aria-label="Tried with"
+          options={[
+            { value: 'tester', label: 'My tester' },
+            { value: 'own', label: 'Its own circuit' },
+          ]}
+          value={by}
+          onChange={setBy}
+        />
+      )}
       <p className="hint">
-        With {formatQuantity(tester.volts, 'volt')} and {formatQuantity(tester.ohms, 'ohm')} a white lamp gets{' '}
+        With {formatQuantity(used.volts, 'volt')} and {formatQuantity(used.ohms, 'ohm')} one gets{' '}
         {formatQuantity(amps, 'amp')}
-        {amps > leds['white-warm'].greatestAmps ? ': too much, use a larger resistor.' : ': safe.'}
+        {amps > led.greatestAmps
+          ? `: more than the ${formatQuantity(led.greatestAmps, 'amp')} it bears, so touch it for a moment only, or use a larger resistor.`
+          : ': safe.'}
       </p>
       <div className="tester-step" role="status">
         <p>

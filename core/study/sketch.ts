@@ -9,12 +9,12 @@ export interface SketchLight {
   readonly colour: string;
 }
 
-/** A vehicle in outline with its lights as solved. */
+/** A job in outline with its lights as solved: a vehicle, or what stands on a stand. */
 export interface SketchVehicle {
   readonly length: number;
   readonly underside: number;
   readonly top: number;
-  readonly shape: 'coach' | 'hood' | 'two-cabs' | 'railcar';
+  readonly shape: 'coach' | 'hood' | 'two-cabs' | 'railcar' | 'stand';
   readonly lights: readonly SketchLight[];
 }
 

@@ -2,6 +2,14 @@ import { operatingPoint } from '../circuit/sweep';
 import { currentProbe } from '../circuit/probe';
 import { GROUND } from '../circuit/netlist';
 import { fitLed, type LedPart } from '../part/led';
+import { supplyKind } from '../supply';
+import type { Bench } from './bench';
+
+/** A battery, or what stands for one, with a resistor in one lead. */
+export interface Tester {
+  readonly volts: number;
+  readonly ohms: number;
+}
 
 /** What was seen when the tester touched something. */
 export type Seen = 'lit' | 'dark';
@@ -58,11 +66,7 @@ export function testerStep(seen: readonly Seen[]): TesterStep {
  * Current through a lamp on the tester, the right way round, in amperes: solved, not assumed.
  * @param builtInOhms what the lamp hides in itself
  */
-export function testerAmps(
-  tester: { readonly volts: number; readonly ohms: number },
-  led: LedPart,
-  builtInOhms = 0,
-): number {
+export function testerAmps(tester: Tester, led: LedPart, builtInOhms = 0): number {
   const [amps] = operatingPoint(
     {
       title: 'tester',
@@ -81,4 +85,16 @@ export function testerAmps(
     (plan) => [currentProbe(plan, 'd')],
   );
   return amps;
+}
+
+/**
+ * The tester a job is itself: its supply with the resistor that serves all its lamps in circuit, so
+ * that an unmarked lamp can be tried where it will hang. Null where plus does not stay plus, or where
+ * no resistor serves all.
+ */
+export function ownTester({ assembly, supply }: Pick<Bench, 'assembly' | 'supply'>): Tester | null {
+  const kind = supplyKind(supply);
+  const resistor = assembly.parts.find((p) => p.kind === 'resistor' && p.role === 'shared');
+  if (kind.changesSides || resistor?.kind !== 'resistor') return null;
+  return { volts: kind.highestVolts(supply), ohms: resistor.ohms + kind.sourceOhms(supply) };
 }

@@ -2,6 +2,7 @@ import { stageOf } from '../../../core/document/line-stages';
 import { supplyKind } from '../../../core/supply';
 import { useChosenGroup } from '../../store/run-store';
 import { CircuitChoice } from './circuit-choice';
+import { LimitChoice } from './limit-choice';
 import { LimitFields } from './limit-fields';
 import { LineStageFields } from './line-stage-fields';
 import { PresetField } from './preset-field';
@@ -20,13 +21,17 @@ export function CircuitPanel(props: PanelProps) {
     );
   }
   const line = job.lines[circuit.lineId];
-  const steady =
-    !supplyKind(solved.bench.supply).changesSides || stageOf(line, 'bridge') || stageOf(line, 'diode');
+  const { changesSides } = supplyKind(solved.bench.supply);
+  const steady = !changesSides || stageOf(line, 'bridge') || stageOf(line, 'diode');
   return (
     <div className="choices">
       <h2>How it is wired</h2>
       <CircuitChoice job={job} jobId={jobId} />
-      <PresetField job={job} jobId={jobId} circuitId={circuit.id} />
+      {changesSides ? (
+        <PresetField job={job} jobId={jobId} circuitId={circuit.id} />
+      ) : (
+        <LimitChoice jobId={jobId} circuit={circuit} />
+      )}
       <LimitFields {...props} circuitId={circuit.id} />
       {/* Only where plus stays plus. */}
       {steady && <LineStageFields {...props} lineId={circuit.lineId} />}

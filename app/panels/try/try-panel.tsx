@@ -2,6 +2,8 @@ import { formatQuantity } from '../../../core/quantity/format';
 import { lineVolts } from '../../../core/study/line-readings';
 import { supplyKind } from '../../../core/supply';
 import { DIRECTION, directionIn } from '../../../core/supply/state';
+import { leds } from '../../../core/part/led';
+import { ownTester } from '../../../core/study/unmarked-lamp';
 import { More } from '../../fields/more';
 import { useStudy } from '../../workers/use-study';
 import { LoopControls } from '../loop-controls';
@@ -21,6 +23,7 @@ export function TryPanel(props: PanelProps) {
   const { onTrack } = supplyKind(supply);
   const runs = onTrack && isOnRails(solved.bench.job);
   const alight = useStudy('stayingAlight', layout, { jobId, supplyId: hand.supplyId ?? undefined }, 'slow');
+  const lamp = assembly.parts.find((p) => p.kind === 'lamp');
   const holds = assembly.parts.some((p) => p.kind === 'electrolytic');
   return (
     <div className="choices">
@@ -46,7 +49,11 @@ export function TryPanel(props: PanelProps) {
       )}
       <h3 className="part-head">Your tester</h3>
       <TesterFields tester={layout.drawer.tester} />
-      <UnmarkedLamp tester={layout.drawer.tester} />
+      <UnmarkedLamp
+        tester={layout.drawer.tester}
+        own={ownTester(solved.bench)}
+        led={lamp?.kind === 'lamp' ? lamp.led : leds['white-warm']}
+      />
     </div>
   );
 }
