@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useMemo } from 'react';
-import { Link, Navigate, useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { kindOf } from '../../core/kinds';
 import { recordFacts } from '../../core/kinds/records';
 import { freeId } from '../../core/document/usual-supply';
@@ -15,6 +15,7 @@ import { useLayoutStore } from '../store/layout-store';
 import { useSolvedJobs } from '../store/use-solved-jobs';
 import { useStudy } from '../workers/use-study';
 import { CardState } from './card-state';
+import { WhatToLight } from './new-page';
 import { JobCard } from './job-card';
 import type { Layout } from '../../core/document/layout';
 import './line.css';
@@ -43,7 +44,7 @@ export function LinePage() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [layout, ready],
   );
-  if (all.length === 0) return <Navigate to={newPath()} replace />;
+  if (all.length === 0) return <WhatToLight layout={layout} />;
   const waiting = uncoupled(layout);
   return (
     <main className="line-page">

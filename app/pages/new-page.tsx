@@ -16,27 +16,7 @@ export function NewPage() {
   const layout = useLayoutStore((s) => s.layout)!;
   const name = kindNames.find((k) => k === kind);
   if (kind !== undefined && !name) return <NotFound />;
-  const first = Object.keys(layout.jobs).length === 0;
-  if (!name) {
-    return (
-      <main className="first-page">
-        <h1>{first ? 'What do you light first?' : 'What do you light?'}</h1>
-        <p>A few questions, and it is laid out, sized and solved. You can change everything after.</p>
-        {first && <LayoutFields layout={layout} />}
-        {/* Links, so that one opens in a tab of its own: the library's cards are no links. */}
-        <ul className="kind-cards">
-          {kindNames.map((k) => (
-            <li key={k}>
-              <Link className="job-card" to={newPath(k)}>
-                <h3>{kindRows[k].name}</h3>
-                <p>{kindRows[k].says}</p>
-              </Link>
-            </li>
-          ))}
-        </ul>
-      </main>
-    );
-  }
+  if (!name) return <WhatToLight layout={layout} />;
   const { Begin, one } = kindRows[name];
   return (
     <main className="first-page">
@@ -45,6 +25,29 @@ export function NewPage() {
       <Suspense fallback={null}>
         <Begin layout={layout} />
       </Suspense>
+    </main>
+  );
+}
+
+/** What may be lit: the kinds there are. */
+export function WhatToLight({ layout }: { readonly layout: Layout }) {
+  const first = Object.keys(layout.jobs).length === 0;
+  return (
+    <main className="first-page">
+      <h1>{first ? 'What do you light first?' : 'What do you light?'}</h1>
+      <p>A few questions, and it is laid out, sized and solved. You can change everything after.</p>
+      {first && <LayoutFields layout={layout} />}
+      {/* Links, so that one opens in a tab of its own: the library's cards are no links. */}
+      <ul className="kind-cards">
+        {kindNames.map((k) => (
+          <li key={k}>
+            <Link className="job-card" to={newPath(k)}>
+              <h3>{kindRows[k].name}</h3>
+              <p>{kindRows[k].says}</p>
+            </Link>
+          </li>
+        ))}
+      </ul>
     </main>
   );
 }

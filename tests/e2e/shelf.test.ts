@@ -29,7 +29,8 @@ async function rename(page: Page, name: string): Promise<void> {
 const crumbs = (page: Page): Promise<string> => page.locator('.crumbs').innerText();
 const more = async (page: Page, layout: string, what: string): Promise<void> => {
   await page.getByRole('button', { name: `More for ${layout}`, exact: true }).click();
-  await page.getByRole('menuitem', { name: what }).click();
+  // The menu of the press before may still be fading.
+  await page.getByRole('menuitem', { name: what }).last().click();
 };
 
 /** Writes into the browser's own data, as something outside the application might. */
