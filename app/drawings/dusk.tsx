@@ -91,17 +91,30 @@ interface InFrontProps {
   readonly below: number;
 }
 
-/** What stands in no train, side by side as far as there is room. */
+/** What stands in no train, side by side as far as there is room; what is on no rails no higher than the trains behind. */
 function InFront({ jobs, faces, left, width, below }: InFrontProps) {
-  const row = standing(jobs, width * 0.07);
-  if (!row) return null;
-  const scale = Math.min(1, (width * 0.9) / row.lengthMillimetres);
+  if (jobs.length === 0) return null;
+  const gap = width * 0.07;
+  const placed = jobs.flatMap(({ id, job, readings }) => {
+    const face = faces.get(job.kind);
+    if (!face) return [];
+    const most = recordFacts(job.kind).onRails || below === 0 ? 1 : below / face.heights(job).top;
+    const scale = Math.min(1, most);
+    return [{ id, job, readings, face, scale, length: kindOf(job.kind).lengthMillimetres(job) * scale }];
+  });
+  const total = placed.reduce((sum, p) => sum + p.length + gap, -gap);
+  const scale = Math.min(1, (width * 0.9) / total);
+  const starts = placed.map((_, i) => placed.slice(0, i).reduce((sum, p) => sum + p.length + gap, 0));
   return (
-    <g transform={`translate(${left + (width - row.lengthMillimetres * scale) / 2} ${below})`}>
+    <g transform={`translate(${left + (width - total * scale) / 2} ${below})`}>
       <rect x={-width} y={0} width={3 * width} height={1} fill="#8f8577" />
       <rect x={-width} y={1} width={3 * width} height={1} fill="#40403f" />
       <g transform={`scale(${scale})`}>
-        <TrainOnStage study={row} view={usualView} faces={faces} coupled={false} />
+        {placed.map(({ id, job, readings, face: { OnLine }, scale: own }, i) => (
+          <g key={id} transform={`translate(${starts[i]} 0) scale(${own})`}>
+            <OnLine job={job} readings={readings} view={usualView} turned={false} />
+          </g>
+        ))}
       </g>
     </g>
   );

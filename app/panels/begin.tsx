@@ -46,7 +46,8 @@ interface BeginProps {
 export function Begin({ layout, usualName, supplies, names, before, after, make }: BeginProps) {
   const edit = useLayoutStore((s) => s.edit);
   const navigate = useNavigate();
-  const own = inOrder(layout.supplies).filter((s) => supplies.includes(s.kind));
+  // A cell on board of one job feeds no other.
+  const own = inOrder(layout.supplies).filter((s) => supplies.includes(s.kind) && !supplyKind(s).ownSwitch);
   const [chosen, setChosen] = useState<string>(own[0]?.id ?? KIND + supplies[0]);
   const [name, setName] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);

@@ -35,7 +35,7 @@ export type Tell = (share: number) => void;
 
 /** What staying alight is about: the dead stretch, the charging and the cell. */
 export interface StayingAlight {
-  readonly ride: RideStudy;
+  readonly ride: RideStudy | null;
   readonly inrush: InrushStudy | null;
   readonly charging: readonly ChargingWay[];
   readonly cellLife: CellLifeStudy | null;

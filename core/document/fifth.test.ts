@@ -1,3 +1,4 @@
+import { isOnRails } from './job-record';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { coachIn } from '../kinds/coach/jobs';
@@ -102,6 +103,7 @@ describe('a file of version 4', () => {
   });
   test('every job on rails has pickups, a ride, a legend and variants', () => {
     for (const job of Object.values(opened().jobs)) {
+      if (!isOnRails(job)) throw new Error(`${job.name} has lost its pickups`);
       expect(job.pickups.wheelsPerRail).toBeGreaterThan(0);
       expect(job.ride.kilometresPerHour).toBeGreaterThan(0);
       expect(job.legend.plus).toBeDefined();

@@ -54,6 +54,8 @@ export type JobCore = z.infer<z.ZodObject<typeof jobCore, z.core.$loose>> & {
   readonly lamps: Readonly<Record<string, LampCore>>;
 };
 export type OnRails = z.infer<z.ZodObject<typeof onRailsCore, z.core.$loose>>;
+/** Whether a job collects its current from rails. */
+export const isOnRails = <J extends object>(job: J): job is J & OnRails => 'ride' in job && 'pickups' in job;
 export type PickupRecord = z.infer<typeof pickupRecord>;
 
 /** Something wrong with a job that a schema cannot say: path within the job, and reason. */

@@ -1,3 +1,4 @@
+import { isOnRails } from '../document/job-record';
 import { formatQuantity } from '../quantity/format';
 import { RIDDEN_SHARE } from '../study/ride';
 import { supplyKind } from '../supply';
@@ -8,10 +9,11 @@ import { rule } from './finding';
 export const deadRail = rule({
   id: 'dead-rail',
   needs: ['ride'],
-  about: ({ supply, job }) => supplyKind(supply).onTrack && job.ride.deadMillimetres > 0,
+  about: ({ supply, job }) => supplyKind(supply).onTrack && isOnRails(job) && job.ride.deadMillimetres > 0,
   judge(bench, { ride }) {
-    if (ride.gapSeconds <= 0 || ride.lightLeft >= RIDDEN_SHARE) return [];
     const { job } = bench;
+    if (!ride || !isOnRails(job)) return [];
+    if (ride.gapSeconds <= 0 || ride.lightLeft >= RIDDEN_SHARE) return [];
     const fit = ride.reservoir;
     const recipe = fit && fitReservoir(bench, fit.farads, fit.ratedVolts);
     return [

@@ -1,3 +1,4 @@
+import { isOnRails } from '../document/job-record';
 import { supplyKind } from '../supply';
 import { rule } from './finding';
 
@@ -10,9 +11,11 @@ export const pickupDrag = rule({
   needs: ['laid'],
   about: ({ supply, job }) =>
     supplyKind(supply).onTrack &&
+    isOnRails(job) &&
     !('powered' in job && job.powered === true) &&
     job.pickups.kind === 'wipers',
   judge({ job, jobId }) {
+    if (!isOnRails(job)) return [];
     const wipers = 2 * job.pickups.wheelsPerRail;
     if (wipers <= FREE_WIPERS) return [];
     return [
@@ -29,7 +32,10 @@ export const pickupDrag = rule({
         cures: [
           {
             label: 'Collect with collars on the axles',
-            recipe: (draft) => void (draft.jobs[jobId].pickups.kind = 'collars'),
+            recipe(draft) {
+              const own = draft.jobs[jobId];
+              if (isOnRails(own)) own.pickups.kind = 'collars';
+            },
           },
         ],
       },

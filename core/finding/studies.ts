@@ -27,7 +27,8 @@ export interface Studies {
   readonly sweep: ThrottleSweep | null;
   /** Null where nothing is charged. */
   readonly inrush: InrushStudy | null;
-  readonly ride: RideStudy;
+  /** Null for what runs on no rails. */
+  readonly ride: RideStudy | null;
   /** Null on a supply that does not run down. */
   readonly cellLife: CellLifeStudy | null;
 }

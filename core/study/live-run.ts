@@ -1,3 +1,4 @@
+import { isOnRails } from '../document/job-record';
 import { mainLineId } from '../document/line-stages';
 import { terminalKey, type Terminal } from '../assembly/assembly';
 import { Averages } from '../circuit/average';
@@ -179,7 +180,7 @@ export class LiveRun {
     const loop = { lengthMillimetres: start.loopMillimetres, stretches: onTrack ? controls.stretches : [] };
     const speed =
       (direction === 'forward' ? 1 : -1) * modelSpeed(controls.kilometresPerHour, start.layout.scale);
-    const lost = lostSpans(loop, start.seed, bench.job.pickups);
+    const lost = isOnRails(bench.job) ? lostSpans(loop, start.seed, bench.job.pickups) : [];
     const rolling = contactOver(
       lost,
       loop.lengthMillimetres,

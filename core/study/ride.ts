@@ -1,3 +1,4 @@
+import { isOnRails } from '../document/job-record';
 import { canSize, ratingFor, stockFarads } from '../part/electrolytic';
 import { change } from '../document/patch';
 import { putStage, reservoirLineId } from '../document/line-stages';
@@ -78,8 +79,9 @@ export function reservoirFor(bench: Bench, gap: number): StockReservoir | null {
   return { farads, ratedVolts, can: canSize(farads, ratedVolts), inDrawer: own !== undefined };
 }
 
-/** How a job on rails rides the dead stretch it names, and what it would take. */
-export function rideStudy(bench: Bench, readings: Readings): RideStudy {
+/** How a job on rails rides the dead stretch it names, and what it would take; null for one that runs on none. */
+export function rideStudy(bench: Bench, readings: Readings): RideStudy | null {
+  if (!isOnRails(bench.job)) return null;
   const gap = gapSeconds(bench.job, bench.layout.scale);
   const left = lightLeft(bench, readings, gap);
   const needed = gap > 0 && left < RIDDEN_SHARE;

@@ -190,7 +190,7 @@ describe('riding over', () => {
       condition(coachIn(draft, demoJob), { reservoir: { farads: 100e-6, ratedVolts: 25 } });
     }).layout;
     const bench = benchOf(layout, demoJob);
-    const ride = rideStudy(bench, usualReadings(bench));
+    const ride = rideStudy(bench, usualReadings(bench))!;
     expect(ride.lightLeft).toBeLessThan(0.5);
     const fit = ride.reservoir!;
     const withFarads = (farads: number): number => {
@@ -199,7 +199,7 @@ describe('riding over', () => {
           .layout,
         demoJob,
       );
-      return rideStudy(tried, usualReadings(tried)).lightLeft;
+      return rideStudy(tried, usualReadings(tried))!.lightLeft;
     };
     expect(withFarads(fit.farads)).toBeGreaterThanOrEqual(0.5);
     expect(withFarads(fit.farads / 1.47)).toBeLessThan(0.5);

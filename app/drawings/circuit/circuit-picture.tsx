@@ -12,7 +12,7 @@ import type { PictureProps } from '../../kinds/face';
 import './circuit.css';
 
 /** Lowest a ladder may be to be read, and as high as it is still looked at as one. */
-const LEAST_HEIGHT = 196;
+const LEAST_HEIGHT = 214;
 const MOST_HEIGHT = 460;
 const GAP = 14;
 
@@ -104,9 +104,11 @@ function LadderDrawing({ ladder, solved, flagged }: LadderProps) {
             >
               {words.amps}
             </text>
-            <text className="note" x={column.x} y={column.bottom + 35}>
-              {words.name}
-            </text>
+            {words.name.map((line, i) => (
+              <text key={line} className="note" x={column.x} y={column.bottom + 35 + 15 * i}>
+                {line}
+              </text>
+            ))}
           </g>
         );
       })}

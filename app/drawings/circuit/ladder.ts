@@ -49,7 +49,7 @@ export interface Ladder {
 /** Room for the names of the leads at the left, above the first line and under the last one. */
 export const HEAD = 112;
 const ABOVE = 56;
-const UNDER = 50;
+const UNDER = 60;
 /** From a line to the one below it that is not the last. */
 const STEP = 40;
 const RIGHT = 22;

@@ -192,7 +192,7 @@ export function columnWords(
   { parts }: Column,
   { readings }: Solved,
   pitch: number,
-): { readonly amps: string; readonly name: string; readonly flags: readonly string[] } {
+): { readonly amps: string; readonly name: readonly string[]; readonly flags: readonly string[] } {
   const lamps = parts.filter(({ part }) => part.kind === 'lamp' || part.kind === 'bulb');
   const drawn = lamps.flatMap(({ part, alike }) => [part, ...alike]);
   const amps = drawn.map((p) =>
@@ -206,24 +206,28 @@ export function columnWords(
       !readings || drawn.length === 0
         ? ''
         : `${branches > 1 ? `${branches} × ` : ''}${least === most ? least : `${least}…${most}`}${unit}`,
-    name:
-      branches > 1
-        ? ''
-        : drawn
-            .slice(0, 1)
-            .map((p) => nameIn(p, drawn.length, pitch))
-            .join(''),
+    name: branches === 1 && drawn[0] ? nameIn(drawn[0], drawn.length, pitch) : [],
     flags: drawn.map((p) => p.id),
   };
 }
 
-/** Letters a name may have, for each pixel of room. */
+/** Letters a line of a name may have, for each pixel of room. */
 const LETTERS = 1 / 7.4;
 
-/** A lamp's name where there is room for it, else its number. */
-function nameIn(part: Part, count: number, pitch: number): string {
+/** A lamp's name in at most two lines where there is room for it, else its number. */
+function nameIn(part: Part, count: number, pitch: number): string[] {
   const number = part.kind === 'lamp' || part.kind === 'bulb' ? String(part.number) : '';
   const more = count > 1 ? ` +${count - 1}` : '';
-  const name = part.label.replace(/, .*$/, '');
-  return name.length + more.length <= pitch * LETTERS ? `${name}${more}` : `${number}${more}`;
+  const words = `${part.label.replace(/, .*$/, '')}${more}`.split(' ');
+  const lines = Array.from({ length: words.length }, (_, k) => [
+    words.slice(0, k).join(' '),
+    words.slice(k).join(' '),
+  ])
+    .map((pair) => pair.filter(Boolean))
+    .filter((pair) => pair.every((line) => line.length <= pitch * LETTERS))
+    .sort(
+      (a, b) =>
+        a.length - b.length || Math.max(...a.map((l) => l.length)) - Math.max(...b.map((l) => l.length)),
+    );
+  return lines[0] ?? [`${number}${more}`];
 }

@@ -10,12 +10,10 @@ interface TrainOnStageProps {
   readonly study: TrainStudy;
   readonly view: StageView;
   readonly faces: LineFaces;
-  /** Couplers are drawn between the vehicles. */
-  readonly coupled?: boolean;
 }
 
 /** A whole train to scale in millimetres, its head at the left; a vehicle turned round shows its other side. */
-export function TrainOnStage({ study, view, faces, coupled = true }: TrainOnStageProps) {
+export function TrainOnStage({ study, view, faces }: TrainOnStageProps) {
   const fromFar = view.side === 'far';
   return (
     <g>
@@ -27,7 +25,7 @@ export function TrainOnStage({ study, view, faces, coupled = true }: TrainOnStag
         const x = fromFar ? study.lengthMillimetres - car.startMillimetres - length : car.startMillimetres;
         return (
           <g key={car.carId} transform={`translate(${x} 0)`} data-car={car.carId}>
-            {coupled && i > 0 && (
+            {i > 0 && (
               <rect
                 x={fromFar ? length : -COUPLING_MILLIMETRES}
                 y={-face.heights(car.job).floor + 0.6}

@@ -7,14 +7,12 @@ import { supplyKind } from '../../../core/supply';
 import { NumberField } from '../../fields/number-field';
 import { useLayoutStore } from '../../store/layout-store';
 import type { AnyJob } from '../../../core/document/layout';
-import type { OnRails } from '../../../core/document/job-record';
+import { isOnRails, type OnRails } from '../../../core/document/job-record';
 import type { PanelProps } from '../../kinds/face';
 import type { StayingAlight } from '../../workers/questions';
 import type { TaskState } from '../../workers/use-study';
 
 type JobOnRails = AnyJob & OnRails;
-/** Whether a job collects its current from rails. */
-export const isOnRails = (job: AnyJob): job is JobOnRails => 'ride' in job && 'pickups' in job;
 
 /** Dead rail as a length at a speed: how long it takes the current away, and what rides over it. */
 export function DeadRail({
