@@ -2,6 +2,7 @@ import { lazy, type FunctionComponent } from 'react';
 import type { Layout } from '../../core/document/layout';
 import type { JobKindName } from '../../core/kinds/records';
 import { stages as coachStages } from './coach/stages';
+import { stages as displayModelStages } from './display-model/stages';
 import { stages as locomotiveStages } from './locomotive/stages';
 import type { Face, LineFace } from './face';
 
@@ -44,6 +45,18 @@ export const kindRows: Readonly<Record<JobKindName, KindRow>> = {
     face: async () => any((await import('./locomotive')).face),
     line: async () => any((await import('./locomotive/on-line')).onLine),
     Begin: lazy(async () => ({ default: (await import('./locomotive/new-locomotive')).NewLocomotive })),
+  },
+  'display-model': {
+    name: 'Display model',
+    plural: 'Display models',
+    one: 'a display model',
+    says: 'a ship, an aircraft, a building or a vehicle on a stand, with its own switch',
+    stages: displayModelStages,
+    face: async () => any((await import('./display-model')).face),
+    line: async () => any((await import('./display-model/on-line')).onLine),
+    Begin: lazy(async () => ({
+      default: (await import('./display-model/new-display-model')).NewDisplayModel,
+    })),
   },
 };
 

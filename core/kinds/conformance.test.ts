@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { boatTrain, demoJob, generatedLayout } from '../../tests/generated';
+import { displayId, generatedDisplay } from '../../tests/display-models';
 import { generatedVehicle, vehicleId } from '../../tests/vehicles';
 import { assemble } from '../assembly/assemble';
 import { terminalKey, terminalsOf } from '../assembly/assembly';
@@ -48,6 +49,10 @@ const rows: Readonly<Record<JobKindName, Row>> = {
   locomotive: {
     generated: generatedVehicle.map((layout) => ({ layout, jobId: vehicleId })),
     atHome: ['dc-track', 'dcc-track'],
+  },
+  'display-model': {
+    generated: generatedDisplay.map((layout) => ({ layout, jobId: displayId })),
+    atHome: ['cell', 'layout-bus'],
   },
 };
 const kinds = Object.entries(rows) as [JobKindName, Row][];

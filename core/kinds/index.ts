@@ -1,10 +1,15 @@
 import { coach } from './coach';
+import { displayModel } from './display-model';
 import { locomotive } from './locomotive';
 import type { JobKind } from './job-kind';
 import type { AnyJob, JobKindName } from './records';
 
 /** Every kind of job. A new one is a folder beside these, and a line here and in the tables of its layers. */
-const kinds: { readonly [K in JobKindName]: JobKind<Extract<AnyJob, { kind: K }>> } = { coach, locomotive };
+const kinds: { readonly [K in JobKindName]: JobKind<Extract<AnyJob, { kind: K }>> } = {
+  coach,
+  locomotive,
+  'display-model': displayModel,
+};
 
 /** A kind, ready to answer for any job of it: the record says which it is. */
 export const kindOf = (kind: JobKindName): JobKind<AnyJob> => kinds[kind] as unknown as JobKind<AnyJob>;

@@ -1,4 +1,5 @@
 import { usualCoach } from './coach/make';
+import { usualDisplayModel } from './display-model/make';
 import { usualLocomotive } from './locomotive/make';
 import type { Change } from '../document/patch';
 import type { Layout } from '../document/layout';
@@ -7,4 +8,4 @@ import type { JobKindName } from './records';
 /** Adds a job, as someone wants it who has said no more than what feeds it. A new kind is a line here. */
 export const makes: Readonly<
   Record<JobKindName, (layout: Layout, supplyId: string) => Change & { readonly jobId: string }>
-> = { coach: usualCoach, locomotive: usualLocomotive };
+> = { coach: usualCoach, locomotive: usualLocomotive, 'display-model': usualDisplayModel };

@@ -1,4 +1,5 @@
 import { coachRules } from './coach/rules';
+import { displayModelRules } from './display-model/rules';
 import { locomotiveRules } from './locomotive/rules';
 import type { Rule } from '../finding/finding';
 import type { JobKindName } from './records';
@@ -7,6 +8,7 @@ import type { JobKindName } from './records';
 const kindRules: Readonly<Record<JobKindName, readonly Rule[]>> = {
   coach: coachRules,
   locomotive: locomotiveRules,
+  'display-model': displayModelRules,
 };
 
 export const rulesOf = (kind: JobKindName): readonly Rule[] => kindRules[kind];

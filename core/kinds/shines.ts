@@ -1,4 +1,5 @@
 import { coachShines } from './coach/shines';
+import { displayModelShines } from './display-model/shines';
 import { locomotiveShines } from './locomotive/shines';
 import type { LampView } from '../study/readings';
 import type { AnyJob, JobKindName } from './records';
@@ -7,6 +8,7 @@ import type { AnyJob, JobKindName } from './records';
 const views: { readonly [K in JobKindName]: LampView<Extract<AnyJob, { kind: K }>> } = {
   coach: coachShines,
   locomotive: locomotiveShines,
+  'display-model': displayModelShines,
 };
 
 /** The view of a kind, ready to answer for any job of it. */

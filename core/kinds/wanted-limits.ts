@@ -7,6 +7,10 @@ import type { JobKindName } from './records';
 type WantedLimit = (draft: Draft<Layout>, jobId: string, circuitId: string) => boolean;
 
 /** What is wanted of the light of a circuit, where a kind wants a figure. A new kind is a line here. */
-const wanted: Readonly<Record<JobKindName, WantedLimit | null>> = { coach: fitWantedLimit, locomotive: null };
+const wanted: Readonly<Record<JobKindName, WantedLimit | null>> = {
+  coach: fitWantedLimit,
+  locomotive: null,
+  'display-model': null,
+};
 
 export const wantedLimitOf = (kind: JobKindName): WantedLimit | null => wanted[kind];

@@ -1,4 +1,5 @@
 import { coachWiring } from './coach/wiring';
+import { displayModelWiring } from './display-model/wiring';
 import { locomotiveWiring } from './locomotive/wiring';
 import type { JobWiring } from '../assembly/laying';
 import type { AnyJob, JobKindName } from './records';
@@ -7,6 +8,7 @@ import type { AnyJob, JobKindName } from './records';
 const wirings: { readonly [K in JobKindName]: JobWiring<Extract<AnyJob, { kind: K }>> } = {
   coach: coachWiring,
   locomotive: locomotiveWiring,
+  'display-model': displayModelWiring,
 };
 
 /** The wiring of a kind, ready to answer for any job of it. */

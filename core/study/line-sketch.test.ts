@@ -9,7 +9,7 @@ test('every vehicle in outline, its windows as bright as solved, its lamps where
   // Locomotives and railcars head the line.
   const shapes = vehicles.map((v) => v.shape);
   expect(shapes.slice(0, 3)).not.toContain('coach');
-  expect(shapes.slice(3)).toEqual(['coach', 'coach', 'coach', 'coach']);
+  expect(shapes.slice(3)).toEqual(['coach', 'coach', 'coach', 'coach', 'stand']);
   const coach = vehicles.filter((v) => v.shape === 'coach')[0];
   const { dimensions } = coachIn(boatTrain(), demoJob);
   expect(coach.length).toBe(dimensions.lengthMillimetres);
