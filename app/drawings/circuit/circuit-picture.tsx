@@ -5,7 +5,7 @@ import { useRoom, type Room } from '../use-room';
 import { wireHex } from '../../theme/wire-colours';
 import { leastWidth, laddersOf, HEAD, type Head, type Ladder } from './ladder';
 import { piecesOf } from './branches';
-import { PartDrawing, columnWords } from './part-drawing';
+import { PartDrawing, columnWords, WITH_UNIT } from './part-drawing';
 import type { Assembly, Terminal } from '../../../core/assembly/assembly';
 import type { Bench } from '../../../core/study/bench';
 import type { PictureProps } from '../../kinds/face';
@@ -74,6 +74,7 @@ function LadderDrawing({ ladder, solved, flagged }: LadderProps) {
     <>
       <text className="name" x={8} y={16}>
         {titleOf(ladder, bench)}
+        {readings && ladder.pitch < WITH_UNIT && ladder.columns.length > 0 && ', mA in each'}
       </text>
       {ladder.wires.map(({ from, to }, i) => (
         <line key={i} className="wire" x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
@@ -119,11 +120,6 @@ function LadderDrawing({ ladder, solved, flagged }: LadderProps) {
             {volts}
           </text>
         </g>
-      )}
-      {readings && ladder.columns.length > 0 && ladder.pitch < 74 && (
-        <text className="note" x={8} y={ladder.columns[0].bottom + 19}>
-          mA in each
-        </text>
       )}
     </>
   );

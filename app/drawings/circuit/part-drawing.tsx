@@ -187,6 +187,9 @@ const LEAK_AMPS = 5e-7;
 const milliamps = (amps: number): string =>
   amps < LEAK_AMPS ? '0' : String(Number((amps * 1e3).toPrecision(amps < 1e-3 ? 2 : 3)));
 
+/** Room a column has when its milliamps are written with their unit. */
+export const WITH_UNIT = 80;
+
 /** What stands under a column: its milliamps, and which lamps it is. */
 export function columnWords(
   { parts }: Column,
@@ -200,7 +203,7 @@ export function columnWords(
   );
   const [least, most] = [Math.min(...amps), Math.max(...amps)].map(milliamps);
   const branches = lamps[0] ? lamps[0].alike.length + 1 : 0;
-  const unit = pitch >= 74 ? ' mA' : '';
+  const unit = pitch >= WITH_UNIT ? ' mA' : '';
   return {
     amps:
       !readings || drawn.length === 0

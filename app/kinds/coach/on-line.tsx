@@ -20,7 +20,7 @@ function CoachOnLine({ job, readings, view, turned }: OnLineProps<CoachRecord>) 
       light={light}
       view={{ ...view, side }}
       shown={asSolved}
-      numbers={false}
+      numberMillimetres={null}
     />
   );
 }

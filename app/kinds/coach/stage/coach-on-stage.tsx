@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import { screenColour } from '../../../../core/light/colour';
 import { windowLightnessBy } from '../../../../core/light/wanted';
+import { inOrder } from '../../../../core/document/in-order';
 import { coachInterior } from '../../../../core/kinds/coach/interior';
 import { endLampLightness } from '../../../../core/kinds/coach/tail-lamp';
 import { coachShape, type CoachShape } from './coach-shape';
@@ -18,7 +19,8 @@ interface CoachOnStageProps {
   readonly view: StageView;
   /** From the lightness solved to that of the moment. */
   readonly shown: (lightness: number) => number;
-  readonly numbers: boolean;
+  /** Size of a pixel in millimetres, for the numbers of its lamps; null for none. */
+  readonly numberMillimetres: number | null;
 }
 
 /** How far the roof is lifted to look at the lamps, as a share of the body's height. */
@@ -31,7 +33,7 @@ export const roofLift = (shape: CoachShape): number => (shape.roof - shape.floor
 const SOMEONE = { compartment: true, saloon: true, corridor: false } as Readonly<Record<string, boolean>>;
 
 /** The coach to scale in millimetres, y down from the rail head; every window as bright and as warm as computed. */
-export function CoachOnStage({ job, steady, light, view, shown, numbers }: CoachOnStageProps) {
+export function CoachOnStage({ job, steady, light, view, shown, numberMillimetres }: CoachOnStageProps) {
   const shape = coachShape(job.dimensions);
   const id = useId();
   const day = view.by === 'day';
@@ -91,7 +93,9 @@ export function CoachOnStage({ job, steady, light, view, shown, numbers }: Coach
         />
       ))}
       <EndLamps job={job} steady={steady} shape={shape} flip={flip} shown={shown} />
-      {numbers && <LampNumbers job={job} shape={shape} flip={flip} lift={lift} />}
+      {numberMillimetres !== null && (
+        <LampNumbers job={job} shape={shape} flip={flip} lift={lift} pixel={numberMillimetres} />
+      )}
     </g>
   );
 }
@@ -267,39 +271,50 @@ function LampNumbers({
   shape,
   flip,
   lift,
+  pixel,
 }: {
   readonly job: CoachRecord;
   readonly shape: CoachShape;
   readonly flip: (x: number) => number;
   readonly lift: number;
+  readonly pixel: number;
 }) {
-  const lamps = Object.entries(job.lamps)
-    .map(([lampId, l]) => ({ lampId, ...l }))
-    .sort((a, b) => a.order - b.order);
+  const lamps = inOrder(job.lamps);
   const top = -shape.roof - lift;
+  // A circle that the next one would touch is smaller, down to what a letter needs.
+  const places = lamps.map((l) => l.placeMillimetres).sort((a, b) => a - b);
+  const apart = Math.min(
+    Infinity,
+    ...places
+      .slice(1)
+      .map((p, i) => p - places[i])
+      .filter((d) => d > 0.5),
+  );
+  const radius = Math.min(10, Math.max(7.5, apart / pixel / 2 - 1)) * pixel;
   return (
     <>
       {lamps.map((lamp, i) => {
         const x = flip(lamp.placeMillimetres);
         // Of two rows, the one away from the eye stands higher.
-        const away = lamp.acrossMillimetres * (flip(0) > 0 ? -1 : 1) > 0.5 ? 6.6 : 0;
+        const away = lamp.acrossMillimetres * (flip(0) > 0 ? -1 : 1) > 0.5 ? 2.1 * radius : 0;
+        const y = top - 5 * pixel - radius - away;
         return (
-          <g key={lamp.lampId} opacity={lamp.circuitId === null ? 0.45 : 1}>
-            <line x1={x} x2={x} y1={top - 0.6} y2={top - 3.2 - away} stroke="#b98a3b" strokeWidth={0.4} />
+          <g key={lamp.id} opacity={lamp.circuitId === null ? 0.45 : 1}>
+            <line x1={x} x2={x} y1={top - pixel} y2={y + radius} stroke="#b98a3b" strokeWidth={pixel} />
             <circle
               cx={x}
-              cy={top - 6.4 - away}
-              r={3.2}
+              cy={y}
+              r={radius}
               fill="#16211f"
               stroke="#b98a3b"
-              strokeWidth={0.4}
-              strokeDasharray={lamp.circuitId === null ? '1 1' : undefined}
+              strokeWidth={pixel}
+              strokeDasharray={lamp.circuitId === null ? `${3 * pixel} ${3 * pixel}` : undefined}
             />
             <text
               x={x}
-              y={top - 5.2 - away}
+              y={y + 4.2 * pixel}
               fill="#ffc46b"
-              fontSize={3.4}
+              fontSize={12 * pixel}
               textAnchor="middle"
               fontFamily="IBM Plex Mono"
             >

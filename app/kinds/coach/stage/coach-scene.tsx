@@ -4,60 +4,75 @@ import { useFading } from '../../../bench/use-fading';
 import { useRunStore } from '../../../store/run-store';
 import { coachLightOf } from '../coach-light';
 import { coachShape } from './coach-shape';
+import { useRoom } from '../../../drawings/use-room';
 import { CoachOnStage, roofLift } from './coach-on-stage';
 import { ViewSwitches } from '../../../bench/view-switches';
 import type { CoachRecord } from '../../../../core/kinds/coach/record';
 import type { PowerCutStudy } from '../../../../core/study/power-cut';
 import type { PanelProps } from '../../face';
 
-/** Room around the coach on the stage, in millimetres on the model. */
-const ABOVE = 22;
-const BELOW = 17;
-/** Half the room the length's text takes in its dimension line. */
-const DIMENSION_TEXT = 40;
+/** What the coach keeps clear of on the stage, in pixels: figures, controls, lamp numbers, its length. */
+const clear = {
+  wide: { left: 156, right: 244, above: 56, below: 58 },
+  middle: { left: 118, right: 226, above: 56, below: 58 },
+  narrow: { left: 20, right: 20, above: 172, below: 96 },
+} as const;
+const roomName = (width: number): keyof typeof clear =>
+  width > 1030 ? 'wide' : width > 830 ? 'middle' : 'narrow';
+/** Half the room the length's text takes in its dimension line, in pixels. */
+const DIMENSION_TEXT = 104;
 const SLEEPER_PITCH = 7;
 
-/** The coach at night, lit by what was solved. */
+/** The coach at night, lit by what was solved: as large as there is room, its letters always of one size. */
 export function CoachScene(props: PanelProps<CoachRecord>) {
   const { solved, hand, live } = props;
   const { job, layout } = solved.bench;
+  const [element, room] = useRoom<SVGSVGElement>({ width: 1200, height: 258 });
   const { shown } = useFading(props);
   const light = coachLightOf(solved);
   const shape = coachShape(job.dimensions);
   const view = useRunStore((s) => s.view);
-  const above = ABOVE + (view.roof ? 0 : roofLift(shape));
-  const height = shape.roof + above + BELOW;
-  const side = Math.max(shape.length * 0.37, (height * 3.4 - shape.length) / 2);
+  const { left, right, above, below } = clear[roomName(room.width)];
+  const tall = shape.roof + (view.roof ? 0 : roofLift(shape));
+  const free = { width: room.width - left - right, height: room.height - above - below };
+  const scale = Math.max(0.05, Math.min(free.width / shape.length, free.height / tall));
+  const x = left + (free.width - shape.length * scale) / 2;
+  const y = room.height - below;
   const now = hand.playing ? live.now : null;
+  const middle = x + (shape.length * scale) / 2;
+  const half = (shape.length * scale) / 2;
+  const reach = Math.max(0, half - DIMENSION_TEXT);
   return (
     <>
       <svg
+        ref={element}
         className="scene"
-        viewBox={`${-side} ${-(shape.roof + above)} ${shape.length + 2 * side} ${height}`}
-        preserveAspectRatio="xMidYMid meet"
+        viewBox={`0 0 ${room.width} ${room.height}`}
         role="img"
         aria-label={`${job.name} drawn to scale`}
       >
-        <Track from={-10 * side} to={shape.length + 10 * side} shift={now?.placeMillimetres ?? 0} />
-        <CoachOnStage job={job} steady={solved.readings} light={light} view={view} shown={shown} numbers />
+        <g transform={`translate(${x} ${y}) scale(${scale})`}>
+          <Track from={-x / scale} to={(room.width - x) / scale} shift={now?.placeMillimetres ?? 0} />
+          <CoachOnStage
+            job={job}
+            steady={solved.readings}
+            light={light}
+            view={view}
+            shown={shown}
+            numberMillimetres={1 / scale}
+          />
+        </g>
         {now && !now.contact && (
-          <text x={shape.length / 2} y={-shape.roof - 14} textAnchor="middle" fontSize={6} fill="#ffc46b">
+          <text x={middle} y={y - tall * scale - 12} textAnchor="middle" fontSize={16} fill="#ffc46b">
             no contact
           </text>
         )}
-        <g stroke="#b98a3b" strokeWidth={0.4} fill="none">
-          <path
-            d={`M0 9.500v5M${shape.length} 9.500v5M0 12h${Math.max(0, shape.length / 2 - DIMENSION_TEXT)}M${Math.min(shape.length, shape.length / 2 + DIMENSION_TEXT)} 12H${shape.length}`}
-          />
-        </g>
-        <text
-          x={shape.length / 2}
-          y={13.4}
-          textAnchor="middle"
-          fontSize={4}
-          fill="#c9d2cb"
-          fontFamily="IBM Plex Mono"
-        >
+        <path
+          d={`M${middle - half} ${y + 28}v14M${middle + half} ${y + 28}v14M${middle - half} ${y + 35}h${reach}M${middle + half} ${y + 35}h${-reach}`}
+          stroke="#b98a3b"
+          fill="none"
+        />
+        <text x={middle} y={y + 40} textAnchor="middle" className="scene-note">
           {formatQuantity(shape.length, 'millimetre')} ·{' '}
           {prototypeMetres(shape.length, layout.scale).toFixed(1)} m full size
         </text>

@@ -43,6 +43,17 @@ export function EndView({ job, end, glows }: EndViewProps) {
       />
       <path d={endOutline(job.body)} fill="#2a3734" stroke="#6a7b74" strokeWidth={0.4} />
       <rect x={-w / 2} y={floor - h * 0.06} width={w} height={h * 0.06} fill="#5a2f28" />
+      {[-0.3, 0.3].map((x) => (
+        <circle
+          key={x}
+          cx={w * x}
+          cy={floor - h * 0.03}
+          r={h * 0.055}
+          fill="#2b3533"
+          stroke="#84929a"
+          strokeWidth={0.35}
+        />
+      ))}
       {[-0.36, 0.05].map((x) => (
         <g key={x}>
           <rect

@@ -41,18 +41,10 @@ export function LocomotiveScene(props: PanelProps<LocomotiveRecord>) {
           <rect x={-1000} y={0} width={4000} height={0.9} fill="#6f7d84" />
           <rect x={-1000} y={0.9} width={4000} height={1} fill="#39454a" />
           <SideView job={job} glows={glows} />
-          <g fontFamily="Archivo" fontWeight={600} fontSize={high * 0.17} fill="#ffc46b" textAnchor="middle">
-            <text x={high * 0.1} y={shape.roof - high * 0.12}>
-              A
-            </text>
-            <text x={shape.length - high * 0.1} y={shape.roof - high * 0.12}>
-              B
-            </text>
-          </g>
         </svg>
         <figcaption>
-          {formatQuantity(shape.length, 'millimetre')} ·{' '}
-          {prototypeMetres(shape.length, layout.scale).toFixed(1)} m full size
+          <b>A</b> {formatQuantity(shape.length, 'millimetre')} ·{' '}
+          {prototypeMetres(shape.length, layout.scale).toFixed(1)} m full size <b>B</b>
         </figcaption>
       </figure>
       <EndPicture job={job} glows={glows} end="B" says={shown.B} />

@@ -1,7 +1,9 @@
 import { useId } from 'react';
 import { lampRoles } from '../../../../core/document/lamp-roles';
-import { noseAt, vehicleShape } from './vehicle-shape';
+import { BodyDetails, RunningGear } from './running-gear';
+import { faceAt, vehicleShape } from './vehicle-shape';
 import { lampRadius, type LampGlow } from './lamp-glow';
+import type { End } from '../../../../core/document/ends';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
 
 interface SideViewProps {
@@ -16,7 +18,7 @@ const BEAM = 1.5;
 export function SideView({ job, glows }: SideViewProps) {
   const id = useId();
   const shape = vehicleShape(job.body);
-  const { lengthMillimetres: l, heightMillimetres: h, wheelMillimetres: wheel } = job.body;
+  const { lengthMillimetres: l, heightMillimetres: h } = job.body;
   const lamps = Object.entries(job.lamps);
   const cab = (end: 'A' | 'B'): LampGlow | undefined =>
     lamps
@@ -24,6 +26,13 @@ export function SideView({ job, glows }: SideViewProps) {
       .map(([lampId]) => glows.get(lampId))
       .filter((g) => g !== undefined)
       .sort((a, b) => b.strength - a.strength)[0];
+  // The strongest lamp of each end throws its light on the track.
+  const ahead = new Map<End, LampGlow>();
+  for (const [lampId, lamp] of lamps) {
+    const glow = glows.get(lampId);
+    if (!glow || lampRoles[lamp.role].inside) continue;
+    if (glow.strength > (ahead.get(lamp.end)?.strength ?? 0.05)) ahead.set(lamp.end, glow);
+  }
   return (
     <g>
       <defs>
@@ -33,23 +42,13 @@ export function SideView({ job, glows }: SideViewProps) {
           <stop offset="1" stopColor="#1a2422" />
         </linearGradient>
       </defs>
-      {shape.wheels.map((x) => (
-        <g key={x} fill="none" stroke="#6f7d84" strokeWidth={0.5}>
-          <circle cx={x} cy={-wheel / 2} r={wheel / 2 - 0.25} fill="#11191a" />
-          <circle cx={x} cy={-wheel / 2} r={wheel / 5} />
-        </g>
+      <RunningGear body={job.body} shape={shape} />
+      {[...ahead].map(([end, glow]) => (
+        <LightOnTrack key={end} end={end} glow={glow} length={l} reach={h * 1.6} id={`${id}-track-${end}`} />
       ))}
-      <rect
-        x={l * 0.06}
-        y={shape.floor - 0.6}
-        width={l * 0.88}
-        height={-shape.floor * 0.34}
-        fill="#141d1c"
-        stroke="#39454a"
-        strokeWidth={0.3}
-      />
       <path d={shape.outline} fill={`url(#${id}-body)`} stroke="#5a6b64" strokeWidth={0.5} />
       <path d={`M1 ${shape.floor - h * 0.16}H${l - 1}`} stroke="#b98a3b" strokeWidth={0.7} opacity={0.55} />
+      <BodyDetails body={job.body} shape={shape} />
       {shape.windows.map((w) => {
         const glow = w.x + w.w / 2 < l * 0.4 ? cab('A') : w.x + w.w / 2 > l * 0.6 ? cab('B') : undefined;
         const near = job.body.shape === 'hood' ? (cab('A') ?? cab('B')) : glow;
@@ -86,8 +85,7 @@ export function SideView({ job, glows }: SideViewProps) {
         const glow = glows.get(lampId);
         const strength = glow?.strength ?? 0;
         const atA = lamp.end === 'A';
-        const nose = noseAt(job.body, lamp.heightMillimetres);
-        const x = atA ? nose : l - nose;
+        const x = faceAt(job.body, lamp.end, lamp.heightMillimetres);
         const y = -lamp.heightMillimetres;
         const r = lampRadius(lamp);
         const out = atA ? -1 : 1;
@@ -135,5 +133,27 @@ export function SideView({ job, glows }: SideViewProps) {
         );
       })}
     </g>
+  );
+}
+
+interface LightOnTrackProps {
+  readonly id: string;
+  readonly end: End;
+  readonly glow: LampGlow;
+  readonly length: number;
+  readonly reach: number;
+}
+
+/** The light an end throws on the rails before it. */
+function LightOnTrack({ id, end, glow, length, reach }: LightOnTrackProps) {
+  const x = end === 'A' ? -reach * 0.55 : length + reach * 0.55;
+  return (
+    <>
+      <radialGradient id={id}>
+        <stop offset="0" stopColor={glow.colour} stopOpacity={0.5 * glow.strength} />
+        <stop offset="1" stopColor={glow.colour} stopOpacity={0} />
+      </radialGradient>
+      <ellipse cx={x} cy={0.8} rx={reach * 0.6} ry={2.2} fill={`url(#${id})`} />
+    </>
   );
 }

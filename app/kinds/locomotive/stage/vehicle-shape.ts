@@ -1,7 +1,14 @@
 import { undersideAboveRail } from '../../../../core/kinds/locomotive/body';
+import type { End } from '../../../../core/document/ends';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
 
 type Body = LocomotiveRecord['body'];
+
+/** Wheels that turn together in a bogie, or in the frame itself. */
+export interface WheelGroup {
+  readonly wheels: readonly number[];
+  readonly bogie: boolean;
+}
 
 /** Outlines of a vehicle from its dimensions; millimetres, rail at y = 0, up is negative. */
 export interface VehicleShape {
@@ -15,11 +22,11 @@ export interface VehicleShape {
     readonly w: number;
     readonly h: number;
   }[];
-  readonly wheels: readonly number[];
+  readonly gear: readonly WheelGroup[];
 }
 
 /** Shares of length and height that the parts of a body take; a drawing, nothing is computed by them. */
-const HOOD = { cab: 0.3, cabStart: 0.58, hoodUp: 0.68 };
+export const HOOD = { cab: 0.3, cabStart: 0.58, hoodUp: 0.68 };
 const NOSE = { slope: 0.035 };
 
 /** The body as seen from its side, end A at the left. */
@@ -27,7 +34,7 @@ export function vehicleShape(body: Body): VehicleShape {
   const { lengthMillimetres: l, heightMillimetres: h } = body;
   const floor = -undersideAboveRail(body);
   const roof = floor - h;
-  const wheels = wheelPlaces(body);
+  const gear = wheelGroups(body);
   if (body.shape === 'hood') {
     const cab0 = l * HOOD.cabStart;
     const cab1 = cab0 + l * HOOD.cab;
@@ -37,7 +44,7 @@ export function vehicleShape(body: Body): VehicleShape {
       length: l,
       floor,
       roof,
-      wheels,
+      gear,
       outline: `M0 ${floor}V${hood + r}q0 ${-r} ${r} ${-r}H${cab0}V${roof + r}q0 ${-r} ${r} ${-r}H${cab1 - r}q${r} 0 ${r} ${r}V${hood}H${l - r}q${r} 0 ${r} ${r}V${floor}Z`,
       windows: [
         { x: cab0 + l * 0.03, y: roof + h * 0.1, w: l * 0.1, h: h * 0.24 },
@@ -62,26 +69,33 @@ export function vehicleShape(body: Body): VehicleShape {
           h: windowHigh,
         }))
       : [];
-  return { length: l, floor, roof, wheels, outline, windows: [...cabs, ...between] };
+  return { length: l, floor, roof, gear, outline, windows: [...cabs, ...between] };
 }
 
-/** How far a sloped end has come in, at a height above the rail, in millimetres. */
-export function noseAt(body: Body, aboveRail: number): number {
-  if (body.shape === 'hood') return 0;
-  const slope = body.lengthMillimetres * NOSE.slope;
-  const from = undersideAboveRail(body) + body.heightMillimetres * 0.42;
-  const to = undersideAboveRail(body) + body.heightMillimetres * 0.86;
-  return slope * Math.min(1, Math.max(0, (aboveRail - from) / (to - from)));
+/** Where the face of an end is at a height above the rail, from end A: on a slope, and on the cab over a hood. */
+export function faceAt(body: Body, end: End, aboveRail: number): number {
+  const { lengthMillimetres: l, heightMillimetres: h } = body;
+  const share = (aboveRail - undersideAboveRail(body)) / h;
+  if (body.shape === 'hood') {
+    if (share <= HOOD.hoodUp) return end === 'A' ? 0 : l;
+    return l * (end === 'A' ? HOOD.cabStart : HOOD.cabStart + HOOD.cab);
+  }
+  const nose = l * NOSE.slope * Math.min(1, Math.max(0, (share - 0.42) / 0.44));
+  return end === 'A' ? nose : l - nose;
 }
 
-function wheelPlaces({ axles, lengthMillimetres: l, wheelMillimetres: wheel }: Body): number[] {
-  if (axles <= 3)
-    return Array.from({ length: axles }, (_, i) => l * (0.2 + (0.6 * i) / Math.max(1, axles - 1)));
+function wheelGroups({ axles, lengthMillimetres: l, wheelMillimetres: wheel }: Body): WheelGroup[] {
+  if (axles <= 3) {
+    const wheels = Array.from({ length: axles }, (_, i) => l * (0.2 + (0.6 * i) / Math.max(1, axles - 1)));
+    return [{ wheels, bogie: false }];
+  }
   const each = Math.floor(axles / 2);
   const pitch = Math.min(wheel * 1.6, (l * 0.3) / each);
-  const truck = (middle: number, n: number): number[] =>
-    Array.from({ length: n }, (_, i) => middle + (i - (n - 1) / 2) * pitch);
-  return [...truck(l * 0.18, each), ...truck(l * 0.82, axles - each)];
+  const bogie = (middle: number, n: number): WheelGroup => ({
+    wheels: Array.from({ length: n }, (_, i) => middle + (i - (n - 1) / 2) * pitch),
+    bogie: true,
+  });
+  return [bogie(l * 0.18, each), bogie(l * 0.82, axles - each)];
 }
 
 /** The end of a vehicle as seen by who faces it. */
