@@ -85,3 +85,4 @@ for (const part of ['first', 'edit', 'train', 'vehicle']) {
   console.log(timed.status === 0 ? timed.stdout : timed.stderr);
 }
 await import('./frames.mjs');
+spawnSync(process.execPath, [join(root, 'scripts', 'edits.mjs')], { stdio: 'inherit' });

@@ -1,4 +1,4 @@
-import { Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { patched } from '../../core/document/patch';
 import { handFor } from '../../core/study/hand';
 import { useLayoutStore } from '../store/layout-store';
@@ -43,34 +43,62 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
     .flatMap((f) => f.terminals.map((part) => part.part))
     .join('\n');
   const flagged = useMemo(() => new Set(wrong.split('\n')), [wrong]);
-  const now: PanelProps = { layout, jobId, job: layout.jobs[jobId], solved, hand, live };
-  // Stage and fields go first; the picture follows as soon as there is time.
+  // The stage shows one moment: nothing of an edit until it is solved.
+  const onStage = useMemo(
+    (): PanelProps => ({ layout: solved.bench.layout, jobId, job: solved.bench.job, solved, hand, live }),
+    [solved, jobId, hand, live],
+  );
+  const now = useMemo(
+    (): PanelProps => ({ layout, jobId, job: layout.jobs[jobId], solved, hand, live }),
+    [layout, jobId, solved, hand, live],
+  );
+  // The stage goes first; choices and picture follow as soon as there is time.
   const later = useDeferredValue(now);
-  const onApply = (remedy: Remedy): void => {
-    setPreview(null);
-    setRefusal(apply(remedy.label, remedy.patches));
-  };
-  const onState = (state: State): void => control(jobId, { power: true, set: handFor(solved.bench, state) });
-  const { Panel } = face.stages.find((s) => s.id === stage)!;
+  const onApply = useCallback(
+    (remedy: Remedy): void => {
+      setPreview(null);
+      setRefusal(apply(remedy.label, remedy.patches));
+    },
+    [apply],
+  );
+  const onPreview = useCallback(
+    (remedy: Remedy | null): void => setPreview(remedy ? { remedy, of: open } : null),
+    [open],
+  );
+  const { bench } = solved;
+  const onState = useCallback(
+    (state: State): void => control(jobId, { power: true, set: handFor(bench, state) }),
+    [control, jobId, bench],
+  );
+  const choices = useMemo(() => {
+    const { Panel } = face.stages.find((s) => s.id === stage)!;
+    return (
+      <Suspense fallback={<div className="choices" />}>
+        <Panel {...later} />
+      </Suspense>
+    );
+  }, [face, stage, later]);
+  const pictures = useMemo(
+    () => <Pictures key={stage} face={face} stage={stage} of={{ ...later, flagged, onState }} />,
+    [face, stage, later, flagged, onState],
+  );
   return (
     <main className="bench">
       <h1 className="visually-hidden">{open.jobs[jobId].name} on the bench</h1>
       <div className="stage-place">
-        <Stage face={face} stage={stage} of={now} />
+        <Stage face={face} stage={stage} of={onStage} />
         {shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
       </div>
       <Steps face={face} jobId={jobId} stage={stage} findings={judged.begun ? findings : null} />
       <div className="work">
-        <Suspense fallback={<div className="choices" />}>
-          <Panel {...now} />
-        </Suspense>
-        <Pictures key={stage} face={face} stage={stage} of={{ ...later, flagged, onState }} />
+        {choices}
+        {pictures}
         <FindingsPanel
           findings={findings}
           stale={judged.stale}
           failure={refusal ?? judged.failure}
           previewed={shown}
-          onPreview={(remedy) => setPreview(remedy ? { remedy, of: open } : null)}
+          onPreview={onPreview}
           onApply={onApply}
         />
       </div>

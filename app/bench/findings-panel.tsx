@@ -1,4 +1,5 @@
 import { Button } from 'antd';
+import { memo } from 'react';
 import { More } from '../fields/more';
 import type { Finding, Remedy, Severity } from '../../core/finding/finding';
 import './findings.css';
@@ -15,7 +16,7 @@ interface FindingsPanelProps {
 }
 
 /** What needs attention, each with its figure, its reason and, where there is one, its cure. */
-export function FindingsPanel({
+export const FindingsPanel = memo(function FindingsPanel({
   findings,
   stale,
   failure,
@@ -70,4 +71,4 @@ export function FindingsPanel({
       ))}
     </aside>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { benchPath } from '../shell/paths';
 import { useRunStore } from '../store/run-store';
@@ -14,7 +15,7 @@ interface StageProps {
 }
 
 /** The job by night, lit by what was solved, with its figures and what the hand is on. */
-export function Stage({ face, stage, of }: StageProps) {
+export const Stage = memo(function Stage({ face, stage, of }: StageProps) {
   const { control, setInput } = useRunStore.getState();
   const by = useRunStore((s) => s.view.by);
   const navigate = useNavigate();
@@ -46,4 +47,4 @@ export function Stage({ face, stage, of }: StageProps) {
       <ControlsCard {...of} />
     </section>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { benchPath } from '../shell/paths';
 import type { Finding } from '../../core/finding/finding';
@@ -29,7 +30,7 @@ export function stepState(face: Face, stage: string, findings: readonly Finding[
  * The stages of the work, each with how it stands. Links, so that one opens in a tab of its own: the
  * library's steps are buttons of a form that is gone through in order.
  */
-export function Steps({ face, jobId, stage, findings }: StepsProps) {
+export const Steps = memo(function Steps({ face, jobId, stage, findings }: StepsProps) {
   return (
     <nav className="steps" aria-label="Stages of the work">
       {face.stages.map((s, i) => {
@@ -50,4 +51,4 @@ export function Steps({ face, jobId, stage, findings }: StepsProps) {
       })}
     </nav>
   );
-}
+});

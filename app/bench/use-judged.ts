@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { gravestFirst } from '../../core/finding/gravest-first';
 import { useStudy } from '../workers/use-study';
 import type { Finding } from '../../core/finding/finding';
@@ -16,8 +17,12 @@ export interface JudgedJob {
 export function useJudged(layout: Layout, jobId: string, supplyId?: string): JudgedJob {
   const quick = useStudy('judge', layout, { jobId, supplyId, asked: 'quick' });
   const slow = useStudy('judge', layout, { jobId, supplyId, asked: 'slow' }, 'slow');
+  const findings = useMemo(
+    () => gravestFirst([...(quick.answer ?? []), ...(slow.answer ?? [])]),
+    [quick.answer, slow.answer],
+  );
   return {
-    findings: gravestFirst([...(quick.answer ?? []), ...(slow.answer ?? [])]),
+    findings,
     begun: quick.answer !== null,
     stale: quick.stale || slow.stale,
     failure: quick.failure ?? slow.failure,

@@ -15,9 +15,11 @@ export function CountField({ label, count, least, most, onCommit }: CountFieldPr
   const draft = useDraft(String(count), (text) => {
     const typed = text.trim();
     const read = /^\d{1,4}$/.test(typed) ? Number(typed) : NaN;
-    if (!(read >= least && read <= most)) return `“${typed}” is not a whole number from ${least} to ${most}.`;
-    if (read !== count) onCommit(read);
-    return null;
+    if (!(read >= least && read <= most))
+      return { refused: `“${typed}” is not a whole number from ${least} to ${most}.` };
+    if (read === count) return 'same';
+    onCommit(read);
+    return 'changed';
   });
   return (
     <Field label={label} refusal={draft.refusal} inForce={String(count)}>

@@ -13,7 +13,7 @@ interface FigureTableProps<R extends object> {
   readonly stale?: boolean;
 }
 
-/** Figures in rows: the library's table, close, scrolling sideways where it has no room. */
+/** Figures in rows: the library's table, close; what it stands in scrolls. */
 export function FigureTable<R extends object>({
   label,
   rows,
@@ -30,7 +30,6 @@ export function FigureTable<R extends object>({
       dataSource={rows as R[]}
       rowKey={rowKey}
       rowClassName={mark}
-      scroll={{ x: 'max-content' }}
       pagination={false}
       columns={columns.map(([title, cell], i) => ({
         key: title || String(i),

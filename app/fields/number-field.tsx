@@ -37,9 +37,10 @@ export function NumberField({
   const committed = formatQuantity(figure, unit, { significant });
   const draft = useDraft(committed, (typed) => {
     const read = parseQuantity(typed, unit, limits);
-    if (!read.ok) return read.message;
-    if (read.figure !== figure) onCommit(read.figure);
-    return null;
+    if (!read.ok) return { refused: read.message };
+    if (read.figure === figure) return 'same';
+    onCommit(read.figure);
+    return 'changed';
   });
   return (
     <Field label={label} refusal={draft.refusal} inForce={committed} doubt={doubt}>

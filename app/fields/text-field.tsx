@@ -13,6 +13,8 @@ interface TextFieldProps {
   readonly onCommit: (text: string) => void;
 }
 
+const NOTHING = 'Something has to be written here.';
+
 /** Plain words, kept when the field is left. */
 export function TextField({
   label,
@@ -24,15 +26,16 @@ export function TextField({
   onCommit,
 }: TextFieldProps) {
   const draft = useDraft(text, (typed) => {
-    if (required && typed.trim() === '') return 'Something has to be written here.';
+    if (required && typed.trim() === '') return { refused: NOTHING };
     const complaint = check?.(typed) ?? null;
-    if (complaint !== null) return complaint;
+    if (complaint !== null) return { refused: complaint };
     const kept = required ? typed.trim() : typed;
-    if (kept !== text) onCommit(kept);
-    return null;
+    if (kept === text) return 'same';
+    onCommit(kept);
+    return 'changed';
   });
   // That nothing is written is told while it is being written.
-  const empty = required && draft.value.trim() === '' ? 'Something has to be written here.' : null;
+  const empty = required && draft.value.trim() === '' ? NOTHING : null;
   const shared = { value: draft.value, maxLength: most, onBlur: draft.onCommit };
   return (
     <Field label={label} refusal={draft.refusal ?? empty} inForce={text}>

@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useState, type KeyboardEvent } from 'react';
 
 /** What is typed before it counts. */
 export interface DraftOfField {
@@ -10,23 +10,47 @@ export interface DraftOfField {
   readonly onKeyDown: (event: KeyboardEvent) => void;
 }
 
+/** What became of a draft: taken as a change, the same as what is in force, or refused with the reason. */
+export type Taken = 'changed' | 'same' | { readonly refused: string };
+
+/** How long what was typed stands for a change that is on its way. */
+const MOST_WAIT_MS = 400;
+
+interface Draft {
+  readonly typed: string;
+  /** What was in force when it was taken; null while it is being written. */
+  readonly takenOver: string | null;
+}
+
 /**
- * Keeps what is typed as a draft until Enter or leaving the field; Esc drops it.
- * @param take takes the draft, or says why it will not do
+ * Keeps what is typed as a draft until Enter or leaving the field; Esc drops it. What was taken stands
+ * as typed until the value in force has followed it.
  */
-export function useDraft(committed: string, take: (draft: string) => string | null): DraftOfField {
-  const [draft, setDraft] = useState<string | null>(null);
+export function useDraft(committed: string, take: (draft: string) => Taken): DraftOfField {
+  const [draft, setDraft] = useState<Draft | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
+  const written = draft !== null && draft.takenOver === null;
+  const waits = draft !== null && draft.takenOver === committed;
+  // A change that was not made after all leaves what is in force.
+  useEffect(() => {
+    if (!waits) return;
+    const timer = setTimeout(() => setDraft(null), MOST_WAIT_MS);
+    return () => clearTimeout(timer);
+  }, [waits]);
   const onCommit = (): void => {
-    if (draft === null) return;
-    const complaint = take(draft);
-    setRefusal(complaint);
-    if (complaint === null) setDraft(null);
+    if (!written) return;
+    const taken = take(draft.typed);
+    if (typeof taken === 'object') {
+      setRefusal(taken.refused);
+      return;
+    }
+    setRefusal(null);
+    setDraft(taken === 'changed' ? { ...draft, takenOver: committed } : null);
   };
   return {
-    value: draft ?? committed,
+    value: written || waits ? draft.typed : committed,
     refusal,
-    onChange: setDraft,
+    onChange: (typed) => setDraft({ typed, takenOver: null }),
     onCommit,
     onKeyDown: (event) => {
       if (event.key === 'Enter') onCommit();

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import { inOrder } from '../../core/document/in-order';
 import type { AnyJob } from '../../core/document/layout';
@@ -88,5 +89,5 @@ export const handOf = (jobId: string): JobHand => ({ ...usualHand, ...useRunStor
 /** The same, as it changes. */
 export function useJobHand(jobId: string): JobHand {
   const own = useRunStore((s) => s.hands[jobId]);
-  return { ...usualHand, ...own };
+  return useMemo(() => ({ ...usualHand, ...own }), [own]);
 }

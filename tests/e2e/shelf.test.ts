@@ -70,7 +70,7 @@ describe('the shelf', () => {
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Saltmarsh Halt' }).waitFor();
     await page.getByRole('button', { name: 'Begin a layout' }).click();
-    await page.getByRole('heading', { name: 'Light the first coach' }).waitFor();
+    await page.getByRole('heading', { name: 'What do you light first?' }).waitFor();
     await page.getByRole('link', { name: 'Shelf' }).click();
     await more(page, 'My layout', 'Throw away');
     await page.getByText('Thrown away (1), each kept for 30 days').click();

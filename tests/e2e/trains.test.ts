@@ -117,7 +117,7 @@ describe('does it fit', () => {
   test('the saloon’s board wants notches of 0.5 mm; a narrower one none; what cutting buys is worked out', async () => {
     const { page, context, troubles } = await visit(browser, `${host.base}/bench/open-saloon/fit`);
     await judged(page);
-    expect(await page.locator('[data-fit="board-tabs"]').innerText()).toMatch(
+    expect(await page.locator('tr:has([data-fit="board-tabs"])').innerText()).toMatch(
       /notch 0\.5 mm in both edges.*−1 mm/s,
     );
     expect(await finding(page, 'does-not-fit').innerText()).toMatch(/at 38, 116 and 194 mm/);
