@@ -28,7 +28,7 @@ export function concerns(before: Layout, after: Layout, jobId?: string): boolean
   const own = ({ jobs, trains, name, ...rest }: Layout): unknown => {
     void trains;
     void name;
-    return [Object.hasOwn(jobs, jobId) ? jobs[jobId] : null, ...Object.entries(rest).sort().flat()];
+    return { ...rest, job: Object.hasOwn(jobs, jobId) ? jobs[jobId] : null };
   };
   return differs(own(before), own(after));
 }

@@ -56,7 +56,7 @@ describe('a sleeping coach with a side corridor, as a new user would', () => {
     await judged(page);
     await page.getByLabel('Length of the body').fill('160');
     await page.keyboard.press('Enter');
-    expect(await page.getByLabel('ends at').first().inputValue()).toMatch(/^2\d(\.\d)? mm$/);
+    await expect.poll(() => page.getByLabel('ends at').first().inputValue()).toMatch(/^2\d(\.\d)? mm$/);
     for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Undo/ }).click();
     expect(await page.getByLabel('Length of the body').inputValue()).toBe('118 mm');
     expect(troubles).toEqual([]);

@@ -1,0 +1,136 @@
+// @vitest-environment happy-dom
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { useState } from 'react';
+import { afterEach, describe, expect, test, vi } from 'vitest';
+import { CheckField } from './check-field';
+import { Choice } from './choice';
+import { CountField } from './count-field';
+import { FigureTable } from './figure-table';
+import { NumberField } from './number-field';
+import { TextField } from './text-field';
+
+afterEach(cleanup);
+const field = (label: string) => screen.getByLabelText(label) as HTMLInputElement;
+const type = (label: string, text: string, key = 'Enter'): void => {
+  fireEvent.change(field(label), { target: { value: text } });
+  fireEvent.keyDown(field(label), { key });
+};
+
+/** A resistor that follows what is committed, as a job does. */
+function Resistor({ told }: { readonly told: (ohms: number) => void }) {
+  const [ohms, setOhms] = useState(3300);
+  return (
+    <NumberField
+      label="Resistor"
+      unit="ohm"
+      figure={ohms}
+      limits={{ least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' }}
+      onCommit={(now) => {
+        told(now);
+        setOhms(now);
+      }}
+    />
+  );
+}
+
+describe('a figure with its unit', () => {
+  test('counts on Enter and is written as people write it', () => {
+    const told = vi.fn();
+    render(<Resistor told={told} />);
+    expect(field('Resistor').value).toBe('3.3 kΩ');
+    type('Resistor', '4k7');
+    expect(told).toHaveBeenCalledExactlyOnceWith(4700);
+    expect(field('Resistor').value).toBe('4.7 kΩ');
+  });
+  test('Esc drops what was typed; the same value is no change', () => {
+    const told = vi.fn();
+    render(<Resistor told={told} />);
+    type('Resistor', '1k', 'Escape');
+    expect(field('Resistor').value).toBe('3.3 kΩ');
+    type('Resistor', '3300');
+    expect(told).not.toHaveBeenCalled();
+    expect(field('Resistor').value).toBe('3.3 kΩ');
+  });
+  test.each([
+    ['abc', /is not a resistance/],
+    ['-5', /below zero/],
+    ['12 V', /is a voltage/],
+  ])('%s is refused beside it, and what is in force is said', (typed, why) => {
+    const told = vi.fn();
+    render(<Resistor told={told} />);
+    type('Resistor', typed);
+    expect(told).not.toHaveBeenCalled();
+    expect(screen.getByRole('alert').textContent).toMatch(why);
+    expect(screen.getByRole('alert').textContent).toMatch(/Still in force: 3\.3 kΩ/);
+    expect(field('Resistor').getAttribute('aria-invalid')).toBe('true');
+    expect(field('Resistor').getAttribute('aria-describedby')).toBe(screen.getByRole('alert').id);
+  });
+  test('a change that is not made after all leaves what is in force', async () => {
+    render(<NumberField label="Resistor" unit="ohm" figure={3300} onCommit={() => undefined} />);
+    type('Resistor', '5k');
+    expect(field('Resistor').value).toBe('5k');
+    await vi.waitFor(() => expect(field('Resistor').value).toBe('3.3 kΩ'));
+  });
+});
+
+describe('the other fields', () => {
+  test('a count takes whole numbers in its range', () => {
+    const told = vi.fn();
+    render(<CountField label="Lamps" count={4} least={1} most={40} onCommit={told} />);
+    type('Lamps', '2.5');
+    expect(screen.getByRole('alert').textContent).toMatch(/“2\.5” is not a whole number from 1 to 40/);
+    type('Lamps', '12');
+    expect(told).toHaveBeenCalledExactlyOnceWith(12);
+  });
+  test('a name must be something, and is trimmed', () => {
+    const told = vi.fn();
+    render(<TextField label="Name" text="Tern" most={80} required onCommit={told} />);
+    fireEvent.change(field('Name'), { target: { value: '  ' } });
+    expect(screen.getByRole('alert').textContent).toMatch(/Something has to be written/);
+    type('Name', ' Dunlin ');
+    expect(told).toHaveBeenCalledExactlyOnceWith('Dunlin');
+  });
+  test('one of a few is taken by its words', () => {
+    const told = vi.fn();
+    render(
+      <Choice<'a' | 'b'>
+        label="Which"
+        options={[
+          { value: 'a', name: 'Silicon bridge', figure: '−1.4 V' },
+          { value: 'b', name: 'Schottky bridge' },
+        ]}
+        value="a"
+        onChoose={told}
+      />,
+    );
+    expect(screen.getByRole('radiogroup', { name: 'Which' })).toBeDefined();
+    fireEvent.click(screen.getByRole('radio', { name: /^Schottky/ }));
+    expect(told).toHaveBeenCalledExactlyOnceWith('b');
+  });
+  test('something is so or is not', () => {
+    const told = vi.fn();
+    render(<CheckField label="Reservoir" aside="8 × 12 mm" checked={false} onChange={told} />);
+    fireEvent.click(screen.getByRole('checkbox', { name: /Reservoir 8 × 12 mm/ }));
+    expect(told).toHaveBeenCalledExactlyOnceWith(true);
+  });
+  test('a table heads its columns, and its first one its rows', () => {
+    render(
+      <FigureTable
+        label="Room"
+        rows={[
+          { id: 'board', has: 10.5 },
+          { id: 'cell', has: 22 },
+        ]}
+        rowKey={(r) => r.id}
+        columns={[
+          ['What', (r) => r.id],
+          ['there is', (r) => `${r.has} mm`],
+        ]}
+        mark={(r) => (r.has < 11 ? 'lacks' : '')}
+      />,
+    );
+    expect(screen.getAllByRole('columnheader').map((h) => h.textContent)).toEqual(['What', 'there is']);
+    expect(screen.getAllByRole('rowheader').map((h) => h.textContent)).toEqual(['board', 'cell']);
+    expect(document.querySelector('.lacks')?.textContent).toMatch(/10\.5 mm/);
+  });
+});
