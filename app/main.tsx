@@ -1,7 +1,7 @@
 import { ConfigProvider } from 'antd';
-import { StrictMode } from 'react';
+import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { ErrorBoundary } from './shell/error-boundary';
 import { Shell } from './shell/shell';
 import { NotFound } from './pages/not-found';
@@ -9,41 +9,32 @@ import { theme } from './theme/theme';
 import './theme/fonts';
 import './theme/global.css';
 
-const router = createBrowserRouter([
-  {
-    path: '/',
-    element: <Shell />,
-    hydrateFallbackElement: <p style={{ padding: 24 }}>Opening Hazel Spark…</p>,
-    children: [
-      { index: true, lazy: async () => ({ Component: (await import('./pages/line-page')).LinePage }) },
-      {
-        path: 'drawer',
-        lazy: async () => ({ Component: (await import('./pages/drawer-page')).DrawerPage }),
-      },
-      { path: 'new/:kind?', lazy: async () => ({ Component: (await import('./pages/new-page')).NewPage }) },
-      {
-        path: 'bench/:jobId/:stage?',
-        lazy: async () => ({ Component: (await import('./bench/bench-page')).BenchPage }),
-      },
-      {
-        path: 'train/:trainId',
-        lazy: async () => ({ Component: (await import('./pages/train-page')).TrainPage }),
-      },
-      { path: 'shelf', lazy: async () => ({ Component: (await import('./pages/shelf-page')).ShelfPage }) },
-      {
-        path: 'shelf/history',
-        lazy: async () => ({ Component: (await import('./pages/history-page')).HistoryPage }),
-      },
-      { path: '*', element: <NotFound /> },
-    ],
-  },
-]);
+const LinePage = lazy(async () => ({ default: (await import('./pages/line-page')).LinePage }));
+const DrawerPage = lazy(async () => ({ default: (await import('./pages/drawer-page')).DrawerPage }));
+const NewPage = lazy(async () => ({ default: (await import('./pages/new-page')).NewPage }));
+const BenchPage = lazy(async () => ({ default: (await import('./bench/bench-page')).BenchPage }));
+const TrainPage = lazy(async () => ({ default: (await import('./pages/train-page')).TrainPage }));
+const ShelfPage = lazy(async () => ({ default: (await import('./pages/shelf-page')).ShelfPage }));
+const HistoryPage = lazy(async () => ({ default: (await import('./pages/history-page')).HistoryPage }));
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <ConfigProvider theme={theme} button={{ autoInsertSpace: false }}>
       <ErrorBoundary>
-        <RouterProvider router={router} />
+        <BrowserRouter>
+          <Routes>
+            <Route path="/" element={<Shell />}>
+              <Route index element={<LinePage />} />
+              <Route path="drawer" element={<DrawerPage />} />
+              <Route path="new/:kind?" element={<NewPage />} />
+              <Route path="bench/:jobId/:stage?" element={<BenchPage />} />
+              <Route path="train/:trainId" element={<TrainPage />} />
+              <Route path="shelf" element={<ShelfPage />} />
+              <Route path="shelf/history" element={<HistoryPage />} />
+              <Route path="*" element={<NotFound />} />
+            </Route>
+          </Routes>
+        </BrowserRouter>
       </ErrorBoundary>
     </ConfigProvider>
   </StrictMode>,

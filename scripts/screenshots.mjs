@@ -25,7 +25,7 @@ const views = {
     '/bench/compartment-coach/try',
     async (page) => {
       await judged(page);
-      await page.locator('.recharts-line').first().waitFor();
+      await page.locator('.line-chart .curve').first().waitFor();
     },
   ],
   'bench-run': [
@@ -43,7 +43,7 @@ const views = {
     '/bench/diesel-shunter/try',
     async (page) => {
       await judged(page);
-      await page.locator('.recharts-line').first().waitFor();
+      await page.locator('.line-chart .curve').first().waitFor();
     },
   ],
   'locomotive-leads': ['/bench/railcar-tern/power', judged],

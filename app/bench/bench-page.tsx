@@ -1,4 +1,3 @@
-import { Skeleton } from 'antd';
 import { useParams } from 'react-router';
 import { useFace } from '../kinds/use-fetched';
 import { idOf } from '../shell/paths';
@@ -24,7 +23,7 @@ interface OfItsKindProps {
 
 function OfItsKind({ layout, jobId, stage }: OfItsKindProps) {
   const face = useFace(layout.jobs[jobId].kind);
-  if (!face) return <Skeleton active style={{ padding: 24 }} title={false} paragraph={{ rows: 6 }} />;
+  if (!face) return <p className="stale-note">Opening…</p>;
   if (stage !== undefined && !face.stages.some((s) => s.id === stage)) return <NotFound />;
   return <BenchOf face={face} layout={layout} jobId={jobId} stage={stage ?? face.opensAt} />;
 }

@@ -32,7 +32,7 @@ export function StatesPicture({ layout, jobId, job, solved, hand, onState }: Pic
         </p>
       )}
       <Table<TruthRow>
-        className={study.stale ? 'figure-table stale' : 'figure-table'}
+        className={study.stale ? 'stale' : undefined}
         aria-label="All states"
         size="small"
         dataSource={table.rows as TruthRow[]}

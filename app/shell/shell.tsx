@@ -154,7 +154,9 @@ export function Shell() {
         {/* What one page could not show is not held against the next. */}
         <ErrorBoundary key={pathname}>
           {layout || pathname.startsWith('/shelf') ? (
-            <Outlet />
+            <Suspense fallback={null}>
+              <Outlet />
+            </Suspense>
           ) : (
             <p style={{ padding: 24 }}>
               {cards === null ? 'Opening your layout…' : 'No layout is open: choose one on the Shelf.'}

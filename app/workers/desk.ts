@@ -36,11 +36,9 @@ function numberOf(layout: Layout): number {
   return number;
 }
 
+// In a build it stands beside the page, so that the two share their files.
 const start = (): Worker =>
-  import.meta.env.DEV
-    ? new Worker(new URL('./study-worker.ts', import.meta.url), { type: 'module' })
-    : // Built beside the page, so that the two share their files.
-      new Worker('/study-worker.js', { type: 'module' });
+  new Worker(import.meta.env.DEV ? '/app/workers/study-worker.ts' : '/study-worker.js', { type: 'module' });
 
 /** A worker that lives and is told by patches what has changed. */
 export class Told {

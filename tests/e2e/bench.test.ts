@@ -33,24 +33,40 @@ describe('the first visit', () => {
     await context.close();
   });
 
-  test('at most 480 kB of JavaScript, gzipped, before the Bench shows', async () => {
+  /** Words that only the code of one kind has, by kind. */
+  const own = { coach: 'dimmest window', locomotive: 'Lay a set at this end', model: 'on its stand, ' };
+  test.each<[string, (keyof typeof own)[]]>([
+    ['/', ['coach', 'locomotive', 'model']],
+    [bench, ['coach']],
+    [`${bench}/lamps`, ['coach']],
+    [`${bench}/try`, ['coach']],
+    ['/bench/open-saloon/fit', ['coach']],
+    ['/bench/railcar-tern/functions', ['locomotive']],
+    ['/bench/diesel-shunter/try', ['locomotive']],
+    ['/bench/tug-dunlin/lamps', ['model']],
+    ['/train/boat-train', ['coach', 'locomotive']],
+    ['/new/coach', []],
+    ['/drawer', []],
+    ['/shelf', []],
+  ])('%s: at most 480 kB of JavaScript, gzipped, and nothing of other kinds', async (path, kinds) => {
     const context = await browser.newContext();
     const page = await context.newPage();
-    // Several workers share one script; the browser keeps it after the first.
-    const scripts = new Map<string, Promise<number>>();
+    // The page and its worker share files; the browser keeps one after the first.
+    const scripts = new Map<string, Promise<Buffer>>();
     page.on('response', (r) => {
-      if (/\.js(\?|$)/.test(r.url()) && !scripts.has(r.url())) {
-        scripts.set(
-          r.url(),
-          r.body().then((b) => gzipSync(b, { level: 6 }).length),
-        );
-      }
+      if (/\.js(\?|$)/.test(r.url()) && !scripts.has(r.url())) scripts.set(r.url(), r.body());
     });
-    await page.goto(host.base + bench);
-    await judged(page);
-    const total = (await Promise.all(scripts.values())).reduce((a, b) => a + b, 0);
+    await page.goto(host.base + path);
+    if (path.startsWith('/bench') || path.startsWith('/train')) await judged(page);
+    else await page.waitForLoadState('networkidle');
+    const bodies = await Promise.all(scripts.values());
+    const total = bodies.reduce((sum, b) => sum + gzipSync(b, { level: 6 }).length, 0);
     expect(total).toBeGreaterThan(50_000);
     expect(total).toBeLessThanOrEqual(480_000);
+    const text = bodies.join('\n');
+    // What stands on the line is drawn there; its bench is not fetched.
+    const foreign = Object.keys(own).filter((k) => !kinds.includes(k as keyof typeof own));
+    expect(foreign.filter((k) => text.includes(own[k as keyof typeof own]))).toEqual([]);
     await context.close();
   });
 
@@ -122,8 +138,8 @@ describe('work on the bench', () => {
     await judged(page);
     await page.getByText('a hundredth: dark').waitFor();
     await expect.poll(() => page.locator('.fact-list dd').nth(2).innerText()).toMatch(/7\d\d ms/);
-    await page.locator('.recharts-line').first().waitFor();
-    expect(await page.locator('.recharts-reference-line').count()).toBe(3);
+    await page.locator('.line-chart .curve').first().waitFor();
+    expect(await page.locator('.line-chart .mark').count()).toBe(3);
     const lit = Number(await page.locator('[data-window="4"]').getAttribute('data-lightness'));
     await toggle(page, 'Power');
     await page.waitForFunction(

@@ -1,6 +1,6 @@
 import { useStudy } from '../../workers/use-study';
-import CellLifeChart from './cell-life-chart';
-import PowerCutChart from './power-cut-chart';
+import { CellLifeChart } from './cell-life-chart';
+import { PowerCutChart } from './power-cut-chart';
 import { Scope } from './scope';
 import type { PictureProps } from '../../kinds/face';
 

@@ -1,109 +1,55 @@
-import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { CellLifeStudy } from '../../../core/study/cell-life';
+import { scaleLinear } from 'd3-scale';
 import { shareName } from '../../panels/try/share-name';
 import { palette } from '../../theme/palette';
+import { LIGHT_ON_PAPER, lightScale } from './light-scale';
+import { LineChart } from './line-chart';
+import type { CellLifeStudy } from '../../../core/study/cell-life';
 
 interface CellLifeChartProps {
   readonly life: CellLifeStudy;
   readonly stale: boolean;
 }
 
+const hours = (t: number): string => `${Number(t.toPrecision(3))} h`;
+const milliamps = (v: number): string => `${Number(v.toPrecision(2))} mA`;
+
 /** Light and current while the cell empties. */
-export default function CellLifeChart({ life, stale }: CellLifeChartProps) {
-  const points = life.hours.map((hours, i) => ({
-    hours,
-    light: 100 * life.light[i],
-    milliamps: 1e3 * life.amps[i],
-  }));
-  const top = Math.max(...points.map((p) => p.milliamps)) * 1.1;
+export function CellLifeChart({ life, stale }: CellLifeChartProps) {
+  const amps = life.amps.map((a) => 1e3 * a);
+  const top = Math.max(...amps) * 1.1;
   return (
-    <figure
-      style={{
-        opacity: stale ? 0.45 : 1,
-        margin: 0,
-        height: '100%',
-        display: 'grid',
-        gridTemplateRows: 'auto minmax(0,1fr)',
+    <LineChart
+      label="Light and current while the cell empties"
+      legend={
+        <span>
+          Light <b style={{ color: LIGHT_ON_PAPER }}>━ % of a fresh cell’s</b> and current{' '}
+          <b style={{ color: palette.moss }}>┅ milliamps</b> while it empties
+        </span>
+      }
+      along="hours of light"
+      x={life.hours}
+      domain={[0, life.lastHours * 1.04]}
+      saysX={hours}
+      curves={[
+        {
+          name: 'light',
+          colour: palette.brass,
+          values: life.light.map((l) => 100 * l),
+          says: (v) => `${v.toFixed(0)} %`,
+        },
+        { name: 'current', colour: palette.moss, dashed: true, side: 'right', values: amps, says: milliamps },
+      ]}
+      left={lightScale}
+      right={{
+        domain: [0, top],
+        ticks: scaleLinear([0, top], [0, 1]).ticks(4),
+        says: milliamps,
+        colour: palette.moss,
       }}
-      aria-busy={stale}
-    >
-      <figcaption style={{ fontSize: 13, color: '#3a4741', marginBottom: 4 }}>
-        Light <span style={{ color: '#8a5f12', fontWeight: 600 }}>━ % of a fresh cell’s</span> and current{' '}
-        <span style={{ color: palette.moss, fontWeight: 600 }}>┅ milliamps</span> while it empties
-      </figcaption>
-      <ResponsiveContainer width="100%" height="100%" minHeight={220}>
-        <LineChart data={points} margin={{ top: 34, right: 12, bottom: 20, left: 0 }}>
-          <CartesianGrid stroke="#e2d9c3" />
-          <XAxis
-            dataKey="hours"
-            type="number"
-            domain={[0, life.lastHours * 1.04]}
-            allowDataOverflow
-            tickFormatter={(t: number) => t.toFixed(0)}
-            tickCount={7}
-            stroke="#56625b"
-            label={{
-              value: 'hours of light',
-              position: 'insideBottom',
-              offset: -12,
-              fill: '#3a4741',
-              fontSize: 13,
-            }}
-          />
-          <YAxis
-            yAxisId="light"
-            domain={[0, 100]}
-            ticks={[0, 25, 50, 75, 100]}
-            stroke="#8a5f12"
-            unit=" %"
-            width={62}
-          />
-          <YAxis
-            yAxisId="amps"
-            orientation="right"
-            domain={[0, top]}
-            tickFormatter={(t: number) => t.toPrecision(2)}
-            stroke={palette.moss}
-            unit=" mA"
-            width={64}
-          />
-          {life.moments.map((m, i) =>
-            m === null ? null : (
-              <ReferenceLine
-                key={shareName[i]}
-                yAxisId="light"
-                x={m}
-                stroke={palette.danger}
-                strokeDasharray="3 4"
-                label={{
-                  value: `${shareName[i]} ${Number(m.toPrecision(2))} h`,
-                  position: i === 2 ? 'insideTopRight' : 'insideTopLeft',
-                  dy: -26 + 13 * (i % 2),
-                  fill: '#a33522',
-                  fontSize: 12,
-                }}
-              />
-            ),
-          )}
-          <Line
-            yAxisId="light"
-            dataKey="light"
-            stroke={palette.brass}
-            strokeWidth={2.4}
-            dot={false}
-            isAnimationActive={false}
-          />
-          <Line
-            yAxisId="amps"
-            dataKey="milliamps"
-            stroke={palette.moss}
-            strokeDasharray="6 4"
-            strokeWidth={1.8}
-            dot={false}
-            isAnimationActive={false}
-          />
-        </LineChart>
-      </ResponsiveContainer>
-    </figure>
+      marks={life.moments.flatMap((m, i) =>
+        m === null ? [] : [{ at: m, says: `${shareName[i]} ${Number(m.toPrecision(2))} h` }],
+      )}
+      stale={stale}
+    />
   );
 }

@@ -1,20 +1,11 @@
-import {
-  CartesianGrid,
-  Line,
-  LineChart,
-  ReferenceLine,
-  ResponsiveContainer,
-  Tooltip,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { lightScale } from './light-scale';
+import { LineChart } from './line-chart';
 import { SHOWN } from '../../../core/light/lamp-light';
 import { lampNamesOf } from '../../../core/study/lamp-names';
 import { screenColour } from '../../../core/light/colour';
 import { palette } from '../../theme/palette';
 import type { ThrottleSweep } from '../../../core/study/throttle-sweep';
 import type { Layout } from '../../../core/document/layout';
-import './throttle.css';
 
 interface ThrottleChartProps {
   readonly layout: Layout;
@@ -24,9 +15,9 @@ interface ThrottleChartProps {
 }
 
 const levels = [
-  { at: SHOWN.shows, name: 'shows' },
-  { at: SHOWN.good, name: 'good' },
-  { at: SHOWN.bright, name: 'bright' },
+  { at: SHOWN.shows, says: 'shows' },
+  { at: SHOWN.good, says: 'good' },
+  { at: SHOWN.bright, says: 'bright' },
 ];
 /** Line colours that stand out on paper, by what the lamp shines. */
 const onPaper = (hex: string): string => {
@@ -37,7 +28,7 @@ const onPaper = (hex: string): string => {
 };
 
 /** Light of the lamps from full reverse to full forward, like ones as one line, beside the old bulb. */
-export default function ThrottleChart({ layout, jobId, sweep, throttle }: ThrottleChartProps) {
+export function ThrottleChart({ layout, jobId, sweep, throttle }: ThrottleChartProps) {
   const lamps = lampNamesOf(layout, jobId);
   const curves = new Map<string, { names: string[]; colour: string; light: readonly number[] }>();
   for (const l of sweep.lamps) {
@@ -53,78 +44,42 @@ export default function ThrottleChart({ layout, jobId, sweep, throttle }: Thrott
       });
   }
   const list = [...curves.values()];
-  const points = sweep.throttles.map((t, i) => ({
-    throttle: Math.round(t * 100),
-    bulb: sweep.bulb[i],
-    ...Object.fromEntries(list.map((c, k) => [`c${k}`, c.light[i]])),
-  }));
+  const says = (v: number): string => `${v.toFixed(0)} of 100`;
   return (
-    <figure className="throttle-chart">
-      <figcaption>
-        {list.map((c, k) => (
-          <span key={c.names.join()} style={{ color: c.colour }}>
-            {k % 2 === 0 ? '━' : '┅'}{' '}
-            {c.names.length > 2 ? `${c.names[0]} and ${c.names.length - 1} more` : c.names.join(', ')}
-          </span>
-        ))}
-        <span style={{ color: '#56625b' }}>━ the old bulb</span>
-      </figcaption>
-      <ResponsiveContainer width="100%" height="100%" minHeight={240}>
-        <LineChart data={points} margin={{ top: 10, right: 14, bottom: 22, left: 0 }}>
-          <CartesianGrid stroke="#e2d9c3" />
-          <XAxis
-            dataKey="throttle"
-            type="number"
-            domain={[-100, 100]}
-            ticks={[-100, -50, 0, 50, 100]}
-            unit=" %"
-            stroke="#56625b"
-            label={{
-              value: 'throttle: reverse to the left, forward to the right',
-              position: 'insideBottom',
-              offset: -12,
-              fill: '#3a4741',
-              fontSize: 13,
-            }}
-          />
-          <YAxis domain={[0, 100]} ticks={[0, 25, 50, 75, 100]} stroke="#56625b" width={44} />
-          {levels.map((l) => (
-            <ReferenceLine
-              key={l.name}
-              y={l.at}
-              stroke="#b9ab86"
-              strokeDasharray="3 4"
-              label={{ value: l.name, position: 'insideLeft', fill: '#6a5a2a', fontSize: 12, dy: -8 }}
-            />
-          ))}
-          <ReferenceLine x={Math.round(throttle * 100)} stroke={palette.moss} strokeWidth={2} />
-          <Tooltip
-            formatter={(value, name) => [
-              `${Number(value).toFixed(0)} of 100`,
-              name === 'bulb' ? 'old bulb' : (list[Number(String(name).slice(1))]?.names[0] ?? ''),
-            ]}
-            labelFormatter={(t) => `${Number(t) < 0 ? 'reverse' : 'forward'} ${Math.abs(Number(t))} %`}
-          />
-          <Line
-            dataKey="bulb"
-            stroke={palette.steel}
-            strokeWidth={1.6}
-            dot={false}
-            isAnimationActive={false}
-          />
+    <LineChart
+      label="Light of the lamps from full reverse to full forward"
+      legend={
+        <>
           {list.map((c, k) => (
-            <Line
-              key={c.names.join()}
-              dataKey={`c${k}`}
-              stroke={c.colour}
-              strokeWidth={2.4}
-              strokeDasharray={k % 2 === 0 ? undefined : '7 4'}
-              dot={false}
-              isAnimationActive={false}
-            />
+            <b key={c.names.join()} style={{ color: c.colour }}>
+              {k % 2 === 0 ? '━' : '┅'} {namesOf(c.names)}
+            </b>
           ))}
-        </LineChart>
-      </ResponsiveContainer>
-    </figure>
+          <b style={{ color: '#56625b' }}>━ the old bulb</b>
+        </>
+      }
+      along="throttle: reverse to the left, forward to the right"
+      x={sweep.throttles.map((t) => 100 * t)}
+      domain={[-100, 100]}
+      ticks={[-100, -50, 0, 50, 100]}
+      saysX={(t) => `${Math.round(t)} %`}
+      curves={[
+        { name: 'the old bulb', colour: palette.steel, values: sweep.bulb, says },
+        ...list.map((c, k) => ({
+          name: namesOf(c.names),
+          colour: c.colour,
+          dashed: k % 2 === 1,
+          values: c.light,
+          says,
+        })),
+      ]}
+      left={{ ...lightScale, says: String, colour: '#56625b' }}
+      levels={levels}
+      now={100 * throttle}
+    />
   );
 }
+
+/** "Headlight A left and 3 more". */
+const namesOf = (names: readonly string[]): string =>
+  names.length > 2 ? `${names[0]} and ${names.length - 1} more` : names.join(', ');

@@ -1,6 +1,6 @@
 import { directionIn, throttleIn } from '../../../core/supply/state';
 import { useStudy } from '../../workers/use-study';
-import ThrottleChart from './throttle-chart';
+import { ThrottleChart } from './throttle-chart';
 import type { PictureProps } from '../../kinds/face';
 
 /** Light of a job's lamps over the throttle of its DC track. */

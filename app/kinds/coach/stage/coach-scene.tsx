@@ -132,7 +132,7 @@ interface TrackProps {
 
 function Track({ from, to, shift }: TrackProps) {
   const sleepers = Array.from(
-    { length: Math.floor((to - from) / SLEEPER_PITCH) },
+    { length: Math.ceil((to - from) / SLEEPER_PITCH) + 1 },
     (_, i) => from + i * SLEEPER_PITCH,
   );
   return (
