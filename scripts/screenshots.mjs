@@ -18,9 +18,8 @@ const browser = await openChromium(executablePath);
 const judged = (page) => page.locator('.findings[aria-busy="false"]').waitFor();
 const views = {
   line: ['/', (page) => page.getByText('Reservoir: rated too low').waitFor()],
-  'new-coach': ['/new', (page) => page.getByText('What feeds it?').waitFor()],
+  'new-coach': ['/new/coach', (page) => page.getByText('What feeds it?').waitFor()],
   bench: ['/bench/compartment-coach', judged],
-  'bench-power': ['/bench/compartment-coach/power', judged],
   'bench-try': [
     '/bench/compartment-coach/try',
     async (page) => {
@@ -48,12 +47,12 @@ const views = {
   ],
   'locomotive-leads': ['/bench/railcar-tern/power', judged],
   'locomotive-functions': ['/bench/railcar-tern/functions', judged],
-  'locomotive-truth': [
+  'locomotive-states': [
     '/bench/railcar-tern',
     async (page) => {
       await judged(page);
-      await page.getByRole('tab', { name: 'Truth table' }).click();
-      await page.locator('.truth tbody tr').first().waitFor();
+      await page.locator('.pictures').getByText('All states').click();
+      await page.locator('.states tbody .ant-btn').first().waitFor();
     },
   ],
   'locomotive-proof': [
@@ -67,7 +66,7 @@ const views = {
     '/bench/open-saloon',
     async (page) => {
       await judged(page);
-      await page.getByRole('tab', { name: 'Compare' }).click();
+      await page.locator('.pictures').getByText('Compare').click();
       await page.getByRole('row', { name: /As it stands/ }).waitFor();
     },
   ],
@@ -82,9 +81,10 @@ const views = {
     '/bench/open-saloon/fit',
     async (page) => {
       await judged(page);
-      await page.locator('.fit-answers').first().waitFor();
+      await page.locator('.figure-table').first().waitFor();
     },
   ],
+  'display-model': ['/bench/tug-dunlin', judged],
   train: ['/train/boat-train', judged],
   shelf: [
     '/shelf',

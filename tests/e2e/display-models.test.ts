@@ -39,7 +39,7 @@ test('a tug with two lamps and a switch, from nothing to lit and sized, as a new
   // A resistor that is too small is told, and a press mends it.
   await page.getByLabel('One resistor for all', { exact: true }).fill('10');
   await page.keyboard.press('Enter');
-  await finding(page, 'lamp-current').getByRole('button').first().click();
+  await finding(page, 'lamp-current').locator('.cure .ant-btn-primary').first().click();
   await finding(page, 'lamp-current').waitFor({ state: 'detached' });
   await page.getByRole('link', { name: /Proof/ }).click();
   await page.locator('.proof-list li').first().waitFor();
