@@ -1,5 +1,6 @@
 import { Checkbox } from 'antd';
 import type { ReactNode } from 'react';
+import { usePending } from './use-pending';
 import './fields.css';
 
 interface CheckFieldProps {
@@ -13,12 +14,16 @@ interface CheckFieldProps {
 
 /** Something that is so or is not. */
 export function CheckField({ label, aside, checked, disabled, onChange }: CheckFieldProps) {
+  const [shown, choose] = usePending(checked);
   return (
     <Checkbox
       className="check-field"
-      checked={checked}
+      checked={shown}
       disabled={disabled}
-      onChange={(e) => onChange(e.target.checked)}
+      onChange={(e) => {
+        choose(e.target.checked);
+        onChange(e.target.checked);
+      }}
     >
       {label}
       {aside !== undefined && <small> {aside}</small>}

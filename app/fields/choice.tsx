@@ -1,5 +1,6 @@
 import { Radio } from 'antd';
 import { useId, type ReactNode } from 'react';
+import { usePending } from './use-pending';
 import './fields.css';
 
 interface Option<T extends string> {
@@ -29,6 +30,7 @@ export function Choice<T extends string>({
   onChoose,
 }: ChoiceProps<T>) {
   const id = useId();
+  const [shown, choose] = usePending(value);
   return (
     <div className="choice">
       <span id={id} className={quiet ? 'visually-hidden' : 'choice-label'}>
@@ -40,8 +42,12 @@ export function Choice<T extends string>({
         style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
         optionType="button"
         buttonStyle="solid"
-        value={value}
-        onChange={(e) => onChoose(e.target.value as T)}
+        value={shown}
+        onChange={(e) => {
+          const chosen = e.target.value as T;
+          choose(chosen);
+          onChoose(chosen);
+        }}
         options={options.map((o) => ({
           value: o.value,
           label: (

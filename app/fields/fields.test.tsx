@@ -107,6 +107,13 @@ describe('the other fields', () => {
     fireEvent.click(screen.getByRole('radio', { name: /^Schottky/ }));
     expect(told).toHaveBeenCalledExactlyOnceWith('b');
   });
+  test('a choice stands as made until what is in force has followed, and goes back where it does not', async () => {
+    render(<CheckField label="Reservoir" checked={false} onChange={() => undefined} />);
+    const box = screen.getByRole('checkbox') as HTMLInputElement;
+    fireEvent.click(box);
+    expect(box.checked).toBe(true);
+    await vi.waitFor(() => expect(box.checked).toBe(false));
+  });
   test('something is so or is not', () => {
     const told = vi.fn();
     render(<CheckField label="Reservoir" aside="8 × 12 mm" checked={false} onChange={told} />);

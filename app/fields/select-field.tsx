@@ -1,5 +1,6 @@
 import { Select } from 'antd';
 import { Field } from './field';
+import { usePending } from './use-pending';
 
 interface SelectFieldProps<T extends string | number> {
   readonly label: string;
@@ -17,17 +18,21 @@ export function SelectField<T extends string | number>({
   options,
   onChange,
 }: SelectFieldProps<T>) {
+  const [shown, choose] = usePending(value);
   return (
     <Field label={label}>
       {({ id }) => (
         <Select<T>
           id={id}
           className="select"
-          value={value}
+          value={shown}
           placeholder={placeholder}
           popupMatchSelectWidth={false}
           options={[...options]}
-          onChange={onChange}
+          onChange={(chosen) => {
+            choose(chosen);
+            onChange(chosen);
+          }}
         />
       )}
     </Field>

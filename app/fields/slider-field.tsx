@@ -1,5 +1,6 @@
 import { Slider } from 'antd';
 import { useId } from 'react';
+import { usePending } from './use-pending';
 import './fields.css';
 
 interface SliderFieldProps {
@@ -16,6 +17,7 @@ interface SliderFieldProps {
 /** A figure set by feel, with what it stands for said beside it. */
 export function SliderField({ label, figure, least, most, step, says, onChange }: SliderFieldProps) {
   const id = useId();
+  const [shown, choose] = usePending(figure);
   return (
     <div className="slider-field">
       <div className="slider-label">
@@ -27,9 +29,12 @@ export function SliderField({ label, figure, least, most, step, says, onChange }
         min={least}
         max={most}
         step={step}
-        value={figure}
+        value={shown}
         tooltip={{ open: false }}
-        onChange={onChange}
+        onChange={(to) => {
+          choose(to);
+          onChange(to);
+        }}
       />
     </div>
   );

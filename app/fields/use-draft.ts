@@ -1,4 +1,5 @@
 import { useEffect, useState, type KeyboardEvent } from 'react';
+import { MOST_WAIT_MS } from './use-pending';
 
 /** What is typed before it counts. */
 export interface DraftOfField {
@@ -12,9 +13,6 @@ export interface DraftOfField {
 
 /** What became of a draft: taken as a change, the same as what is in force, or refused with the reason. */
 export type Taken = 'changed' | 'same' | { readonly refused: string };
-
-/** How long what was typed stands for a change that is on its way. */
-const MOST_WAIT_MS = 400;
 
 interface Draft {
   readonly typed: string;

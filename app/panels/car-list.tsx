@@ -28,14 +28,14 @@ export function CarList({ study, beside, onBeside, onEdit }: CarListProps) {
     <ol className="car-list">
       {cars.map((car, i) => (
         <li key={car.carId} className={car.carId === beside ? 'beside' : undefined}>
-          <button
-            type="button"
+          <Button
+            type="text"
             className="car-name"
             onClick={() => onBeside(car.carId)}
             title="Tell the others beside this one"
           >
             {car.job.name}
-          </button>
+          </Button>
           <span className="car-facts">
             {formatQuantity(car.readings?.supplyAmps.mean ?? 0, 'amp')} ·{' '}
             {car.look ? formatQuantity(car.look.lux, 'lux') : recordFacts(car.job.kind).word}

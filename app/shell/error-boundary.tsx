@@ -1,3 +1,4 @@
+import { Button } from 'antd';
 import { Component, type ReactNode } from 'react';
 import { exportLayout } from '../storage/files';
 import { useLayoutStore } from '../store/layout-store';
@@ -25,13 +26,13 @@ export class ErrorBoundary extends Component<{ readonly children: ReactNode }, S
         <pre>{failure.message}</pre>
         <div style={{ display: 'flex', gap: 10 }}>
           {layout && (
-            <button type="button" className="cut-button" onClick={() => exportLayout(layout)}>
+            <Button type="primary" onClick={() => exportLayout(layout)}>
               Export the work
-            </button>
+            </Button>
           )}
-          <button type="button" className="cut-button" onClick={() => this.setState({ failure: null })}>
+          <Button type="primary" onClick={() => this.setState({ failure: null })}>
             Try again
-          </button>
+          </Button>
         </div>
       </main>
     );

@@ -8,6 +8,7 @@ import { CircuitError } from '../circuit/error';
 import { GROUND } from '../circuit/netlist';
 import { Workspace } from '../circuit/workspace';
 import { mayFlicker } from '../light/flicker';
+import { chainOf } from '../document/line-stages';
 import { filamentOhms, type BulbPart } from '../part/bulb';
 import { supplyKind, type Controls, type Stress } from '../supply';
 import { throttleIn, type Phase, type State } from '../supply/state';
@@ -127,7 +128,11 @@ class Way {
   private readonly filaments: readonly Filament[];
   private readonly row: Float64Array;
   private readonly closed: ReadonlyMap<string, number>;
+  /** Charges of the last answer, and of the last one that charged the reservoirs by the same outputs and switches. */
   private stored: Float64Array | undefined;
+  private readonly storedBy = new Map<string, Float64Array>();
+  /** Outputs that feed a reservoir. */
+  private readonly charging: ReadonlySet<string>;
 
   constructor(
     private readonly bench: Bench,
@@ -137,6 +142,13 @@ class Way {
     this.workspace = new Workspace(lowered.netlist, (plan) => this.meter.probes(plan));
     this.row = new Float64Array(this.workspace.figures);
     this.symmetric = isBehindBridges(bench, lowered);
+    this.charging = new Set(
+      bench.assembly.parts.flatMap((p) => {
+        if (p.kind !== 'electrolytic' || p.line === null) return [];
+        const { from } = chainOf(bench.job, p.line)[0];
+        return from.kind === 'output' ? [from.output] : [];
+      }),
+    );
     this.closed = new Map(
       lowered.netlist.elements.flatMap((e) => (e.kind === 'switch' ? [[e.id, e.onOhms] as const] : [])),
     );
@@ -193,7 +205,8 @@ class Way {
       tally.clear();
       for (const { conducting, share } of asked) {
         this.setOutputs(conducting);
-        if (workspace.remembers && course.period > 0) stored = this.addPeriodic(tally, share, guess, light);
+        if (workspace.remembers && course.period > 0)
+          stored = this.addPeriodic(tally, share, this.chargedBy(state, conducting), guess, light);
         else stored = this.addLevels(tally, course, share, light);
       }
       if (this.warmed(tally)) break;
@@ -260,15 +273,25 @@ class Way {
     return workspace.stored;
   }
 
+  /** By what the reservoirs are charged: two answers that agree in it differ little in their charges. */
+  private chargedBy(state: State, conducting: ReadonlySet<string>): string {
+    const outputs = [...conducting].filter((id) => this.charging.has(id)).sort();
+    const switches = this.bench.assembly.parts.flatMap((p) =>
+      p.kind === 'switch' ? [isClosed(p, state)] : [],
+    );
+    return JSON.stringify([outputs, switches]);
+  }
+
   private addPeriodic(
     tally: Tally,
     share: number,
+    chargedBy: string,
     guess: ArrayLike<number> | undefined,
     light: [number, number][][] | null,
   ): Float64Array {
     const { workspace, meter } = this;
     const lightAt = meter.lightAt;
-    const begin = this.stored ?? guess;
+    const begin = this.storedBy.get(chargedBy) ?? this.stored ?? guess;
     const same = begin?.length === workspace.plan.states.ids.length ? begin : undefined;
     for (const samples of light ?? []) samples.length = 0;
     const note = (step: Step): void => {
@@ -281,6 +304,7 @@ class Way {
     };
     const { spreads, stored } = workspace.periodic({ guess: same, onStep: note });
     this.stored = stored;
+    this.storedBy.set(chargedBy, stored);
     spreads.forEach((s, i) => tally.addSpread(i, s, share));
     return stored;
   }

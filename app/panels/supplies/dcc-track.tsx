@@ -16,7 +16,7 @@ export const DccTrackFields: FieldsOf<'dcc-track'> = ({ supply, edit }) => (
   <>
     <div className="two-fields">
       <NumberField
-        label="Track swings ±"
+        label="Track voltage ±"
         unit="volt"
         figure={supply.amplitudeVolts}
         limits={volts}
@@ -28,7 +28,7 @@ export const DccTrackFields: FieldsOf<'dcc-track'> = ({ supply, edit }) => (
         }
       />
       <NumberField
-        label="At most ±"
+        label="Highest booster setting ±"
         unit="volt"
         figure={supply.highestVolts}
         limits={volts}
@@ -44,7 +44,7 @@ export const DccTrackFields: FieldsOf<'dcc-track'> = ({ supply, edit }) => (
       <LimitFields supply={supply} edit={edit} />
       <TrackOhms supply={supply} edit={edit} />
       <Choice
-        label="What is said on the track"
+        label="Signal pattern"
         options={traffic}
         value={traffic.find((t) => t.value === supply.bits)?.value ?? null}
         onChoose={(bits) => edit('Track signal', (s) => void (s.bits = bits))}

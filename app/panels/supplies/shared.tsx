@@ -39,7 +39,7 @@ export function LimitFields({ supply, edit }: SharedProps<Limited>) {
         onCommit={(v) => edit('Limit', (s) => void (s.limitAmps = v))}
       />
       <NumberField
-        label="Bears more for"
+        label="Trips after"
         unit="second"
         figure={supply.tripSeconds}
         limits={{ least: 0.0001, most: 5, range: '0.1 ms to 5 s' }}

@@ -168,7 +168,7 @@ function passing(job: LocomotiveRecord, clashes: FitClash[], steps: FitStep[]): 
     steps.push({
       id: 'thread',
       undone: 'can',
-      says: 'Thread the wire through its bore first, slide the heat-shrink on, then solder resistor and plug. Cut leads long, shorten later; leave slack for swivelling trucks.',
+      says: 'Thread the wire through its bore first, slide the heat-shrink on, then solder resistor and plug. Cut leads long, shorten later; leave slack for swivelling bogies (trucks).',
     });
     return;
   }

@@ -244,14 +244,11 @@ function Opening({ fit, onChange }: { readonly fit: FitRecord; readonly onChange
           options={[{ value: 'none', label: 'not settled' }, ...ends]}
           onChange={(leadsEnd) => onChange('Leads', (f) => void (f.opening.leadsEnd = leadsEnd))}
         />
-        <label className="fit-label arrow-label">
-          <input
-            type="checkbox"
-            checked={opening.arrow}
-            onChange={(e) => onChange('Arrow', (f) => void (f.opening.arrow = e.target.checked))}
-          />
-          Arrows must match
-        </label>
+        <CheckField
+          label="Arrows must match"
+          checked={opening.arrow}
+          onChange={(on) => onChange('Arrow', (f) => void (f.opening.arrow = on))}
+        />
       </div>
     </>
   );

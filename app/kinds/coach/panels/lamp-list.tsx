@@ -1,3 +1,4 @@
+import { Checkbox } from 'antd';
 import { NumberField } from '../../../fields/number-field';
 import { useLayoutStore } from '../../../store/layout-store';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
@@ -85,9 +86,7 @@ function Places({ job, jobId, circuitId, lamps }: PlacesProps) {
               )
             }
           />
-          <input
-            type="checkbox"
-            className="tick"
+          <Checkbox
             aria-label={`Lamp ${lamp.number} is joined to the roof line`}
             title={`Lamp ${lamp.number} is joined to the roof line`}
             checked={lamp.circuitId !== null}

@@ -26,7 +26,7 @@ export function PickupFields({ job, jobId, onTrack }: PickupFieldsProps) {
             label="Which axles collect"
             columns={2}
             options={[
-              { value: 'one-truck', name: 'One truck' },
+              { value: 'one-truck', name: 'One bogie', figure: 'truck' },
               { value: 'all', name: 'All axles' },
             ]}
             value={pickups.axles}

@@ -118,7 +118,7 @@ export function CircuitPanel(props: LocomotiveProps) {
         </div>
       )}
       <CheckField
-        label="Its two leads are swapped at the pickups, as built"
+        label="Its two leads are swapped at the pickups"
         checked={line.swapped}
         onChange={(on) => changeLine('Leads swapped', (l) => void (l.swapped = on))}
       />
@@ -131,7 +131,7 @@ export function CircuitPanel(props: LocomotiveProps) {
       )}
       <CheckField
         label="A small switch in its feed"
-        aside="off while hauling"
+        aside="tail lamps on or off"
         checked={switchOf(job, circuit.id) !== null}
         onChange={(on) =>
           set('Switch', (j) =>

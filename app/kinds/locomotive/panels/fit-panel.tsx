@@ -65,20 +65,17 @@ export function FitPanel({ jobId, job }: LocomotiveProps) {
       <ul className="tick-list">
         {study.darkPlaces.map((p) => (
           <li key={p.id}>
-            <label className="fit-label" style={{ alignItems: 'start', fontWeight: 400 }}>
-              <input
-                type="checkbox"
-                checked={p.tested}
-                onChange={(e) =>
-                  set('Dark test', (j) => {
-                    j.fit.darkTested = e.target.checked
-                      ? [...j.fit.darkTested, p.id]
-                      : j.fit.darkTested.filter((id) => id !== p.id);
-                  })
-                }
-              />
-              <span>{p.says}</span>
-            </label>
+            <CheckField
+              label={p.says}
+              checked={p.tested}
+              onChange={(on) =>
+                set('Dark test', (j) => {
+                  j.fit.darkTested = on
+                    ? [...j.fit.darkTested, p.id]
+                    : j.fit.darkTested.filter((id) => id !== p.id);
+                })
+              }
+            />
           </li>
         ))}
       </ul>

@@ -139,16 +139,16 @@ export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
           onChoose={(m) => change('While moving', (o) => void (o.moving = m))}
         />
         <SelectField
-          label="Not with"
+          label="Dark while another is on"
           value={rule.unless ?? -1}
           options={[
             { value: -1, label: 'nothing' },
             ...Array.from({ length: 29 }, (_, f) => ({ value: f, label: `F${f}` })),
           ]}
-          onChange={(f) => change('Not with', (o) => void (o.unless = f < 0 ? null : f))}
+          onChange={(f) => change('Dark while another is on', (o) => void (o.unless = f < 0 ? null : f))}
         />
         <CheckField
-          label="One at a time with others so marked"
+          label="Only one of these at once"
           checked={decoder.exclusive.includes(output.id)}
           onChange={(on) =>
             change('Exclusive outputs', (_, d) => {
@@ -157,7 +157,7 @@ export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
           }
         />
         <SelectField
-          label="Stepped through, press by press, by"
+          label="Cycled by one key"
           value={decoder.stepped?.outputs.includes(output.id) ? decoder.stepped.function : -1}
           options={[
             { value: -1, label: 'nothing' },
