@@ -58,7 +58,7 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
   const ready = [...useSolvedJobs(layout, jobIds).values()].every((s) => s !== undefined);
   const faces = useLineFaces([...new Set(jobIds.map((id) => layout.jobs[id].kind))]);
   const inrush = useStudy('trainInrush', layout, { trainId }, 'slow');
-  const match = useSearch('matchTrain', open);
+  const match = useSearch('matchTrain', open, (l) => l);
   // While a change is being solved the train stands as it was.
   const [last, setLast] = useState<TrainStudy | null>(null);
   const fresh = useMemo(() => (ready ? trainStudy(layout, trainId) : null), [ready, layout, trainId]);
@@ -77,7 +77,7 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
   };
   const startMatch = (carId: string): void => {
     setBeside(carId);
-    match.start(open, { trainId, carId });
+    match.start(() => ({ trainId, carId }));
   };
   const found = match.answer;
   const named = found && model?.job.name;

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { useLayoutStore } from '../store/layout-store';
 import { hand, type Answer, type Asking, type Of, type QuestionName } from './desk';
 import { textOf } from './use-study';
 import type { Layout } from '../../core/document/layout';
@@ -8,40 +9,51 @@ export interface SearchState<Q extends QuestionName> {
   readonly share: number | null;
   readonly answer: Answer<Q> | null;
   readonly failure: string | null;
-  readonly start: (layout: Layout, asked: Of<Q>) => void;
+  /** Begins it for the layout as it is now, which a panel may not have followed yet. */
+  readonly start: (ask: (layout: Layout) => Of<Q>) => void;
   readonly cancel: () => void;
 }
 
 /**
  * A search beside the interface that is asked for by a press, says how far it is and can be stopped.
- * @param of what the answer is about; another one drops the answer and stops the search
+ * @param layout as the panel shows it
+ * @param about what of a layout the answer is about; another one drops the answer and stops the search
  */
-export function useSearch<Q extends QuestionName>(name: Q, of: unknown): SearchState<Q> {
-  const asking = useRef<Asking<Answer<Q>> | null>(null);
-  const none = { of, share: null, answer: null, failure: null };
+export function useSearch<Q extends QuestionName>(
+  name: Q,
+  layout: Layout,
+  about: (layout: Layout) => unknown,
+): SearchState<Q> {
+  const of = about(layout);
+  const asking = useRef<{ readonly of: unknown; readonly asking: Asking<Answer<Q>> } | null>(null);
   const [state, setState] = useState<{
     of: unknown;
     share: number | null;
     answer: Answer<Q> | null;
     failure: string | null;
-  }>(none);
+  }>({ of, share: null, answer: null, failure: null });
   const stop = (): void => {
-    asking.current?.leave();
+    asking.current?.asking.leave();
     asking.current = null;
   };
-  useEffect(() => stop, [of]);
-  const start = (layout: Layout, asked: Of<Q>): void => {
+  useEffect(() => {
+    if (asking.current && asking.current.of !== of) stop();
+  }, [of]);
+  useEffect(() => stop, []);
+  const start = (ask: (layout: Layout) => Of<Q>): void => {
     stop();
+    const now = useLayoutStore.getState().layout ?? layout;
+    const none = { of: about(now), share: null, answer: null, failure: null };
     setState({ ...none, share: 0 });
     const mine: Asking<Answer<Q>> = hand.search(
       name,
-      layout,
-      asked,
+      now,
+      ask(now),
       // Word of how far it is may come after the answer.
       (share) => setState((s) => (s.share === null ? s : { ...s, share })),
     );
-    asking.current = mine;
-    const isMine = (): boolean => asking.current === mine;
+    asking.current = { of: none.of, asking: mine };
+    const isMine = (): boolean => asking.current?.asking === mine;
     mine.answer.then(
       (answer) => isMine() && setState({ ...none, answer }),
       (error: unknown) => isMine() && setState({ ...none, failure: textOf(error) }),
@@ -49,7 +61,7 @@ export function useSearch<Q extends QuestionName>(name: Q, of: unknown): SearchS
   };
   const cancel = (): void => {
     stop();
-    setState(none);
+    setState({ of, share: null, answer: null, failure: null });
   };
   const current = state.of === of;
   return {

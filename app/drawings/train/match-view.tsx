@@ -36,7 +36,7 @@ export function MatchView({ study, beside, onBeside }: MatchViewProps) {
               </span>
               <b>{car.job.name}</b>
               <small>
-                {formatQuantity(lux, 'lux', { significant: 2 })}
+                {formatQuantity(lux, 'lux')}
                 {xy && ` · ${Math.round(mcCamyKelvin(xy.x, xy.y) / 50) * 50} K`}
               </small>
               <em className={words.length > 0 ? 'differs' : undefined}>

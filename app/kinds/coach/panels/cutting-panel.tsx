@@ -11,7 +11,7 @@ import type { Layout } from '../../../../core/document/layout';
 /** What cutting would buy, half a millimetre at a time, and whether it is needed at all. */
 export function CuttingPanel({ layout, jobId }: { readonly layout: Layout; readonly jobId: string }) {
   const apply = useLayoutStore((s) => s.apply);
-  const search = useSearch('coach/cutting', coachIn(layout, jobId));
+  const search = useSearch('coach/cutting', layout, (l) => coachIn(l, jobId));
   const [lampsStay, setLampsStay] = useState(false);
   const found = search.answer;
   return (
@@ -34,7 +34,7 @@ export function CuttingPanel({ layout, jobId }: { readonly layout: Layout; reado
         ) : (
           <>
             <p>What would half a millimetre off seats, partitions or board buy?</p>
-            <Button onClick={() => search.start(layout, { jobId, lampsStay })}>Work it out</Button>
+            <Button onClick={() => search.start(() => ({ jobId, lampsStay }))}>Work it out</Button>
           </>
         )}
       </div>

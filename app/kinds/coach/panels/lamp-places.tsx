@@ -25,7 +25,7 @@ export function LampPlaces({ layout, jobId, circuitId, solved }: LampPlacesProps
   const rows = rowsOfLamps(job, circuitId);
   const perRow = rows.map((r) => r.length);
   const [onPartitions, setOnPartitions] = useState(false);
-  const search = useSearch('coach/placeLamps', job);
+  const search = useSearch('coach/placeLamps', layout, (l) => coachIn(l, jobId));
   const hang = (counts: readonly number[], label: string): void =>
     edit(label, (draft) => hangLamps(coachIn(draft, jobId), circuitId, equalPlacing(job, counts)));
   const names = rowNames(job, rows.length);
@@ -103,11 +103,14 @@ export function LampPlaces({ layout, jobId, circuitId, solved }: LampPlacesProps
             <Button
               disabled={perRow.length === 0}
               onClick={() =>
-                search.start(layout, {
-                  jobId,
-                  circuitId,
-                  perRow: perRow.length > 2 ? [sum(perRow)] : perRow,
-                  onPartitions,
+                search.start((now) => {
+                  const counts = rowsOfLamps(coachIn(now, jobId), circuitId).map((r) => r.length);
+                  return {
+                    jobId,
+                    circuitId,
+                    perRow: counts.length > 2 ? [sum(counts)] : counts,
+                    onPartitions,
+                  };
                 })
               }
             >
