@@ -22,8 +22,10 @@ describe('the first visit', () => {
     await page.getByText('1 to stop for').waitFor();
     await page.getByRole('link', { name: /Compartment coach 14/ }).click();
     await judged(page);
-    expect(await finding(page, 'reservoir-rating').innerText()).toMatch(/up to 17\.3 V.*rated 16 V/s);
-    expect(await figure(page, 'drawn')).toMatch(/28\.9\s*mA/);
+    await expect
+      .poll(() => finding(page, 'reservoir-rating').innerText())
+      .toMatch(/up to 17\.3 V.*rated 16 V/s);
+    await expect.poll(() => figure(page, 'drawn')).toMatch(/28\.9\s*mA/);
     const bright = await page.locator('[data-window="4"]').getAttribute('data-lightness');
     expect(Number(bright)).toBeGreaterThan(55);
     expect(
@@ -79,7 +81,7 @@ describe('the first visit', () => {
     await page.getByText(/^Saved/).waitFor();
     await page.reload();
     await judged(page);
-    expect(await finding(page, 'reservoir-rating').count()).toBe(0);
+    await expect.poll(() => finding(page, 'reservoir-rating').count()).toBe(0);
     expect(troubles).toEqual([]);
     await context.close();
   });
@@ -100,7 +102,7 @@ describe('work on the bench', () => {
     await page.getByLabel('A resistor for each lamp').fill('2k2');
     await page.keyboard.press('Enter');
     await expect.poll(() => figure(page, 'drawn')).toMatch(/38\s*mA/);
-    expect(await page.getByText('red red red gold').count()).toBe(1);
+    await expect.poll(() => page.getByText('red red red gold').count()).toBe(1);
     await judged(page);
     // More current makes the charge resistor hot, with the booster at its highest.
     await page.getByRole('button', { name: 'Use a 1/2 W body' }).click();
@@ -117,7 +119,7 @@ describe('work on the bench', () => {
     await page.getByText(/^Saved/).waitFor();
     await page.reload();
     await page.getByText('Nothing does').waitFor();
-    expect(await page.getByLabel('A resistor for each lamp').inputValue()).toBe('2.2 kΩ');
+    await expect.poll(() => page.getByLabel('A resistor for each lamp').inputValue()).toBe('2.2 kΩ');
     expect(troubles).toEqual([]);
     await context.close();
   });
@@ -139,13 +141,13 @@ describe('work on the bench', () => {
     await page.getByText('a hundredth: dark').waitFor();
     await expect.poll(() => page.locator('.fact-list dd').nth(2).innerText()).toMatch(/7\d\d ms/);
     await page.locator('.line-chart .curve').first().waitFor();
-    expect(await page.locator('.line-chart .mark').count()).toBe(3);
+    await expect.poll(() => page.locator('.line-chart .mark').count()).toBe(3);
     const lit = Number(await page.locator('[data-window="4"]').getAttribute('data-lightness'));
     await toggle(page, 'Power');
     await page.waitForFunction(
       () => Number(document.querySelector('[data-window="4"]')?.getAttribute('data-lightness')) < 12,
     );
-    expect(await figure(page, 'drawn')).toMatch(/^0/);
+    await expect.poll(() => figure(page, 'drawn')).toMatch(/^0/);
     await toggle(page, 'Power');
     await expect
       .poll(async () => Number(await page.locator('[data-window="4"]').getAttribute('data-lightness')))
@@ -180,14 +182,14 @@ describe('work on the bench', () => {
     ] as const) {
       await field.fill(typed);
       await page.keyboard.press('Enter');
-      expect(await page.getByRole('alert').innerText()).toMatch(why);
-      expect(await page.getByRole('alert').innerText()).toMatch(/Still in force: 3\.3 kΩ/);
-      expect(await field.getAttribute('aria-invalid')).toBe('true');
+      await expect.poll(() => page.getByRole('alert').innerText()).toMatch(why);
+      await expect.poll(() => page.getByRole('alert').innerText()).toMatch(/Still in force: 3\.3 kΩ/);
+      await expect.poll(() => field.getAttribute('aria-invalid')).toBe('true');
     }
-    expect(await figure(page, 'drawn')).toBe(drawn);
+    await expect.poll(() => figure(page, 'drawn')).toBe(drawn);
     await page.keyboard.press('Escape');
-    expect(await field.inputValue()).toBe('3.3 kΩ');
-    expect(await page.getByRole('alert').count()).toBe(0);
+    await expect.poll(() => field.inputValue()).toBe('3.3 kΩ');
+    await expect.poll(() => page.getByRole('alert').count()).toBe(0);
     await context.close();
   });
 

@@ -25,11 +25,11 @@ describe('from nothing to a lit coach', () => {
     await pick(page, /^Gas/);
     await page.getByRole('button', { name: 'Lay it out and light it' }).click();
     await judged(page);
-    expect(await page.locator('.finding.stop').count()).toBe(0);
+    await expect.poll(() => page.locator('.finding.stop').count()).toBe(0);
     expect(Number(await page.locator('[data-window="3"]').getAttribute('data-lightness'))).toBeGreaterThan(
       20,
     );
-    expect(await figure(page, 'drawn')).toMatch(/mA|µA/);
+    await expect.poll(() => figure(page, 'drawn')).toMatch(/mA|µA/);
     await page.getByRole('button', { name: /^Undo/ }).click();
     await page.getByRole('link', { name: 'Shelf', exact: true }).click();
     await page.getByRole('button', { name: 'Open', exact: true }).click();
@@ -56,7 +56,7 @@ describe('power and drive', () => {
     await page.locator('.stage').focus();
     await page.keyboard.press('r');
     await page.locator('.stage-controls .ant-segmented-item-selected', { hasText: 'Reverse' }).waitFor();
-    expect(await figure(page, 'drawn')).toBe(dim);
+    await expect.poll(() => figure(page, 'drawn')).toBe(dim);
     expect(troubles).toEqual([]);
     await context.close();
   });

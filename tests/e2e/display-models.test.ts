@@ -22,15 +22,17 @@ test('a tug with two lamps and a switch, from nothing to lit and sized, as a new
   await page.getByLabel('Called').fill('Tug Wigeon');
   await page.getByRole('button', { name: 'Lay it out and light it' }).click();
   await judged(page);
-  expect(await page.locator('.finding.stop, .finding.mind').count()).toBe(0);
-  expect(await figure(page, 'drawn')).toMatch(/\d+(\.\d)?\s*mA/);
+  await expect.poll(() => page.locator('.finding.stop, .finding.mind').count()).toBe(0);
+  await expect.poll(() => figure(page, 'drawn')).toMatch(/\d+(\.\d)?\s*mA/);
   const lit = await page
     .locator('[data-lamp]')
     .evaluateAll((all) => all.map((l) => Number(l.getAttribute('data-lightness'))));
   expect(lit).toHaveLength(2);
   for (const lightness of lit) expect(lightness).toBeGreaterThan(60);
   // The value of the resistor in the stand is the answer people come for.
-  expect(await page.getByLabel('One resistor for all', { exact: true }).inputValue()).toMatch(/Ω$/);
+  await expect
+    .poll(() => page.getByLabel('One resistor for all', { exact: true }).inputValue())
+    .toMatch(/Ω$/);
   // Its own switch.
   await page.locator('.stage').focus();
   await page.keyboard.press('p');

@@ -42,7 +42,7 @@ describe('files', () => {
     await page.getByText('Coach of the halt').first().waitFor();
     await page.getByRole('link', { name: 'Shelf' }).click();
     await page.getByRole('heading', { name: 'Brackwater Quay' }).waitFor();
-    expect(await page.locator('.layout-card').count()).toBe(2);
+    await expect.poll(() => page.locator('.layout-card').count()).toBe(2);
     expect(troubles).toEqual([]);
     await context.close();
   });
@@ -53,7 +53,7 @@ describe('files', () => {
     await page.getByText('Coach of the halt').first().waitFor();
     await page.getByRole('link', { name: 'Shelf' }).click();
     await page.getByRole('heading', { name: 'Brackwater Quay' }).waitFor();
-    expect(await page.locator('.layout-card.open h2').innerText()).toBe('Saltmarsh Halt');
+    await expect.poll(() => page.locator('.layout-card.open h2').innerText()).toBe('Saltmarsh Halt');
     await context.close();
   });
 
@@ -82,12 +82,14 @@ describe('files', () => {
     ] as const) {
       await give(page, name, content);
       await page.getByTestId('complaints').waitFor();
-      expect(await page.getByTestId('complaints').innerText()).toMatch(why);
+      await expect.poll(() => page.getByTestId('complaints').innerText()).toMatch(why);
       await page.getByRole('button', { name: 'Back to the open layout' }).click();
       await page.getByTestId('complaints').waitFor({ state: 'detached' });
     }
-    expect(await page.locator('.crumbs').innerText()).toMatch(/Brackwater Quay.*Compartment coach 14/s);
-    expect(await page.getByRole('button', { name: 'Undo' }).isDisabled()).toBe(true);
+    await expect
+      .poll(() => page.locator('.crumbs').innerText())
+      .toMatch(/Brackwater Quay.*Compartment coach 14/s);
+    await expect.poll(() => page.getByRole('button', { name: 'Undo' }).isDisabled()).toBe(true);
     await context.close();
   });
 
@@ -112,8 +114,8 @@ describe('files', () => {
       .first()
       .click();
     await judged(page);
-    expect(await page.title()).not.toMatch(/^[12]$/);
-    expect(await page.locator('img[src="x"]').count()).toBe(0);
+    await expect.poll(() => page.title()).not.toMatch(/^[12]$/);
+    await expect.poll(() => page.locator('img[src="x"]').count()).toBe(0);
     expect(requests.filter((r) => !r.startsWith(host.base) && !/^(data|blob):/.test(r))).toEqual([]);
     expect(troubles).toEqual([]);
     await context.close();

@@ -34,15 +34,15 @@ describe('an old bulb-lit power car, as a new user would', () => {
     await page.getByRole('button', { name: 'Lay it out and light it' }).click();
     await judged(page);
     // As it came: a bulb ahead, nothing behind.
-    expect(await figure(page, 'end-A')).toBe('white');
-    expect(await figure(page, 'end-B')).toBe('dark');
+    await expect.poll(() => figure(page, 'end-A')).toBe('white');
+    await expect.poll(() => figure(page, 'end-B')).toBe('dark');
     await page.getByRole('link', { name: /Lamps/ }).click();
     await page.getByLabel('Lay a set at this end').click();
     await page.getByText('Two white, two red', { exact: true }).click();
     await page.getByRole('button', { name: 'End B the same' }).click();
     await judged(page);
     // The diode of the old bulb is still in the lead: each end stays dark one way.
-    expect(await finding(page, 'end-dark').count()).toBe(2);
+    await expect.poll(() => finding(page, 'end-dark').count()).toBe(2);
     for (let n = 2; n > 0; n--) {
       await finding(page, 'end-dark')
         .first()
@@ -51,11 +51,11 @@ describe('an old bulb-lit power car, as a new user would', () => {
       await judged(page);
       await expect.poll(() => finding(page, 'end-dark').count()).toBe(n - 1);
     }
-    expect(await figure(page, 'end-A')).toBe('white');
-    expect(await figure(page, 'end-B')).toBe('red');
+    await expect.poll(() => figure(page, 'end-A')).toBe('white');
+    await expect.poll(() => figure(page, 'end-B')).toBe('red');
     await control(page, 'Reverse');
     await expect.poll(() => figure(page, 'end-A')).toBe('red');
-    expect(await figure(page, 'end-B')).toBe('white');
+    await expect.poll(() => figure(page, 'end-B')).toBe('white');
     // Which lead goes where is said before the iron is hot.
     await picture(page, 'Leads');
     await page.getByText('right rail, at the pickups').first().waitFor();
@@ -69,7 +69,7 @@ describe('an old bulb-lit power car, as a new user would', () => {
       .click();
     await judged(page);
     await page.getByText('Nothing does').waitFor();
-    expect(await figure(page, 'end-A')).toBe('red');
+    await expect.poll(() => figure(page, 'end-A')).toBe('red');
     await picture(page, 'Leads');
     await page
       .getByRole('cell', { name: /output 2, pin 2/ })
@@ -79,7 +79,7 @@ describe('an old bulb-lit power car, as a new user would', () => {
     await page.getByRole('row', { name: /F0 forward.*pin 6.*white.*Headlight/ }).waitFor();
     await page.getByRole('link', { name: /Proof/ }).click();
     await page.locator('.proof-list li').first().waitFor();
-    expect(await page.locator('.proof-list').innerText()).toMatch(/Must be seen: .*nothing else/);
+    await expect.poll(() => page.locator('.proof-list').innerText()).toMatch(/Must be seen: .*nothing else/);
     expect(troubles).toEqual([]);
     await context.close();
   });
@@ -89,10 +89,10 @@ describe('the shunter that was wired backwards', () => {
   test('shows red going forward; each cure swaps the two leads of an end', async () => {
     const { page, context, troubles } = await visit(browser, `${host.base}/bench/diesel-shunter`);
     await judged(page);
-    expect(await figure(page, 'end-A')).toBe('red');
+    await expect.poll(() => figure(page, 'end-A')).toBe('red');
     await page.getByRole('button', { name: 'Swap the two leads of End A' }).click();
     await judged(page);
-    expect(await figure(page, 'end-A')).toBe('white');
+    await expect.poll(() => figure(page, 'end-A')).toBe('white');
     await page.getByRole('button', { name: 'Swap the two leads of End B' }).click();
     await judged(page);
     await expect.poll(() => finding(page, 'head-and-tail-exchanged').count()).toBe(0);
@@ -136,7 +136,7 @@ describe('a railcar on its decoder', () => {
     // A CV typed is a table changed; one that is none is refused beside it.
     await page.getByText('As CV 33 to 46').click();
     const cv = page.getByLabel('35 · F1');
-    expect(await cv.inputValue()).toBe('4');
+    await expect.poll(() => cv.inputValue()).toBe('4');
     await cv.fill('300');
     await page.keyboard.press('Enter');
     await page.getByText(/CV 35 is 300/).waitFor();

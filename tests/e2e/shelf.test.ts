@@ -90,7 +90,7 @@ describe('the shelf', () => {
       buffer: readFileSync((await download.path())!),
     });
     await page.getByText('What is in shelf.hazel.zip').waitFor();
-    expect(await page.getByRole('checkbox').count()).toBe(3);
+    await expect.poll(() => page.getByRole('checkbox').count()).toBe(3);
     await page.getByRole('checkbox', { name: /My layout/ }).uncheck();
     await page.getByRole('button', { name: 'Add 2 to the shelf' }).click();
     await expect.poll(() => page.locator('.layout-card').count()).toBe(4);
@@ -146,10 +146,10 @@ describe('the shelf', () => {
     await expect.poll(() => crumbs(one)).toContain('Van of the second');
     await rename(deaf, 'Van of the deaf');
     await deaf.getByText(/one change waits for your choice/).waitFor();
-    expect(await crumbs(deaf)).toContain('Van of the second');
+    await expect.poll(() => crumbs(deaf)).toContain('Van of the second');
     await deaf.getByRole('button', { name: 'Choose' }).click();
     const choice = deaf.locator('.choice');
-    expect(await choice.innerText()).toMatch(/in force\s+“Van of the second”.*“Van of the deaf”/s);
+    await expect.poll(() => choice.innerText()).toMatch(/in force\s+“Van of the second”.*“Van of the deaf”/s);
     await choice.getByRole('button', { name: 'Take the other change' }).click();
     await expect.poll(() => crumbs(deaf)).toContain('Van of the deaf');
     await expect.poll(() => crumbs(one)).toContain('Van of the deaf');
@@ -164,7 +164,9 @@ describe('faults', () => {
     await meddle(page, 'break');
     await page.reload();
     await page.getByText(/“Brackwater Quay” could not be opened/).waitFor();
-    expect(await page.getByTestId('broken').innerText()).toMatch(/currency.*at most 8 characters/s);
+    await expect
+      .poll(() => page.getByTestId('broken').innerText())
+      .toMatch(/currency.*at most 8 characters/s);
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('button', { name: 'Export it as it stands' }).click(),
@@ -192,7 +194,7 @@ describe('faults', () => {
     await rename(page, 'Never written');
     await page.getByRole('button', { name: 'Reload now' }).click();
     await nameField(page).waitFor();
-    expect(await crumbs(page)).not.toContain('Never written');
+    await expect.poll(() => crumbs(page)).not.toContain('Never written');
     await context.close();
   });
 

@@ -21,12 +21,12 @@ describe('a sleeping coach with a side corridor, as a new user would', () => {
     await page.getByRole('button', { name: 'Lay it out and light it' }).click();
     await judged(page);
     // What the program lays out needs nothing mended.
-    expect(await finding(page, 'dark-room').count()).toBe(0);
+    await expect.poll(() => finding(page, 'dark-room').count()).toBe(0);
     await page.getByRole('link', { name: /Lamps/ }).click();
     await pick(page, /^One row/);
     await judged(page);
     await finding(page, 'dark-room').waitFor();
-    expect(await finding(page, 'dark-room').innerText()).toMatch(/Corridor stays dark/);
+    await expect.poll(() => finding(page, 'dark-room').innerText()).toMatch(/Corridor stays dark/);
     await page.getByRole('button', { name: 'Room side' }).click();
     const corridor = page.locator('[data-window="5"]');
     expect(Number(await corridor.getAttribute('data-lightness'))).toBeLessThan(15);
@@ -35,8 +35,8 @@ describe('a sleeping coach with a side corridor, as a new user would', () => {
     await page.getByRole('button', { name: 'Place them for me' }).click();
     await page.getByRole('button', { name: 'Hang them so' }).click({ timeout: 60_000 });
     await judged(page);
-    expect(await finding(page, 'dark-room').count()).toBe(0);
-    expect(await finding(page, 'lamp-on-partition').count()).toBe(0);
+    await expect.poll(() => finding(page, 'dark-room').count()).toBe(0);
+    await expect.poll(() => finding(page, 'lamp-on-partition').count()).toBe(0);
     expect(parseInt(await figure(page, 'evenness'))).toBeGreaterThan(40);
     await expect.poll(async () => Number(await corridor.getAttribute('data-lightness'))).toBeGreaterThan(45);
     // A search can be stopped.
@@ -69,8 +69,8 @@ describe('the boat train', () => {
     const { page, context, troubles } = await visit(browser, host.base);
     await page.getByRole('link', { name: /Boat train/ }).click();
     await judged(page);
-    expect(await figure(page, 'draw-track')).toMatch(/47\.\d mA.*bulbs 6\d\d mA/s);
-    expect(await finding(page, 'train-looks').count()).toBe(3);
+    await expect.poll(() => figure(page, 'draw-track')).toMatch(/47\.\d mA.*bulbs 6\d\d mA/s);
+    await expect.poll(() => finding(page, 'train-looks').count()).toBe(3);
     const colours = (car: string) =>
       page.locator(`[data-car="${car}"] [data-window="1"]`).getAttribute('data-colour');
     expect(await colours('car-2')).not.toBe(await colours('car-3'));
@@ -79,10 +79,10 @@ describe('the boat train', () => {
     await page.getByRole('button', { name: 'Match them' }).click({ timeout: 60_000 });
     await judged(page);
     await expect.poll(() => colours('car-3')).toBe(await colours('car-2'));
-    expect(await finding(page, 'train-looks').count()).toBe(1);
+    await expect.poll(() => finding(page, 'train-looks').count()).toBe(1);
     await page.getByRole('button', { name: /^Undo/ }).click();
     await judged(page);
-    expect(await finding(page, 'train-looks').count()).toBe(3);
+    await expect.poll(() => finding(page, 'train-looks').count()).toBe(3);
     expect(troubles).toEqual([]);
     await context.close();
   });
@@ -100,14 +100,14 @@ describe('the boat train', () => {
     await finding(page, 'tail-lamps').first().waitFor();
     await page.getByRole('button', { name: 'Turn Open saloon 22 round' }).click();
     await page.getByRole('button', { name: 'Uncouple Heritage coach 2' }).click();
-    expect(await page.locator('.car-list li').count()).toBe(3);
+    await expect.poll(() => page.locator('.car-list li').count()).toBe(3);
     await page.getByLabel('Couple on').click();
     await page.getByTitle('Heritage coach 2').click();
-    expect(await page.locator('.car-list li').count()).toBe(4);
+    await expect.poll(() => page.locator('.car-list li').count()).toBe(4);
     await page.getByRole('button', { name: 'Break the train up' }).click();
     await page.getByRole('button', { name: 'Make a train of the rest' }).click();
     await judged(page);
-    expect(await page.locator('.car-list li').count()).toBe(4);
+    await expect.poll(() => page.locator('.car-list li').count()).toBe(4);
     expect(troubles).toEqual([]);
     await context.close();
   });
@@ -117,24 +117,24 @@ describe('does it fit', () => {
   test('the saloon’s board wants notches of 0.5 mm; a narrower one none; what cutting buys is worked out', async () => {
     const { page, context, troubles } = await visit(browser, `${host.base}/bench/open-saloon/fit`);
     await judged(page);
-    expect(await page.locator('tr:has([data-fit="board-tabs"])').innerText()).toMatch(
-      /notch 0\.5 mm in both edges.*−1 mm/s,
-    );
-    expect(await finding(page, 'does-not-fit').innerText()).toMatch(/at 38, 116 and 194 mm/);
+    await expect
+      .poll(() => page.locator('tr:has([data-fit="board-tabs"])').innerText())
+      .toMatch(/notch 0\.5 mm in both edges.*−1 mm/s);
+    await expect.poll(() => finding(page, 'does-not-fit').innerText()).toMatch(/at 38, 116 and 194 mm/);
     await page.getByLabel('Board, wide').fill('10,5');
     await page.keyboard.press('Enter');
     await judged(page);
-    expect(await finding(page, 'does-not-fit').count()).toBe(0);
+    await expect.poll(() => finding(page, 'does-not-fit').count()).toBe(0);
     const places = page.getByLabel(/^Tabs stand at/);
     await places.fill('38; none');
     await places.blur();
-    expect(await page.getByRole('alert').innerText()).toMatch(/“none” is no place/);
+    await expect.poll(() => page.getByRole('alert').innerText()).toMatch(/“none” is no place/);
     await places.fill('38; 100; 190');
     await places.blur();
-    expect(await page.getByRole('alert').count()).toBe(0);
+    await expect.poll(() => page.getByRole('alert').count()).toBe(0);
     await page.getByRole('button', { name: 'Work it out' }).click();
     await page.getByText('Every room is lit. Nothing needs to be cut.').waitFor({ timeout: 60_000 });
-    expect(await page.locator('[data-cut="seat-backs"]').count()).toBe(1);
+    await expect.poll(() => page.locator('[data-cut="seat-backs"]').count()).toBe(1);
     expect(troubles).toEqual([]);
     await context.close();
   });
@@ -154,7 +154,7 @@ describe('does it fit', () => {
       .first()
       .click();
     await judged(page);
-    expect(await finding(page, 'out-of-reach').count()).toBe(0);
+    await expect.poll(() => finding(page, 'out-of-reach').count()).toBe(0);
     await page.getByLabel('Stands above the floor').fill('8 mm');
     await page.keyboard.press('Enter');
     await finding(page, 'shows-through').waitFor();

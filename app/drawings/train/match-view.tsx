@@ -37,7 +37,12 @@ export function MatchView({ study, beside, onBeside }: MatchViewProps) {
               <b>{car.job.name}</b>
               <small>
                 {formatQuantity(lux, 'lux')}
-                {xy && ` · ${Math.round(mcCamyKelvin(xy.x, xy.y) / 50) * 50} K`}
+                {xy && (
+                  <>
+                    {' '}
+                    <span className="whole">· {Math.round(mcCamyKelvin(xy.x, xy.y) / 50) * 50} K</span>
+                  </>
+                )}
               </small>
               <em className={words.length > 0 ? 'differs' : undefined}>
                 {car.carId === beside ? 'the one beside' : words.length > 0 ? words.join(', ') : 'alike'}
