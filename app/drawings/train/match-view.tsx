@@ -1,3 +1,4 @@
+import { Button } from 'antd';
 import { mcCamyKelvin, screenColour } from '../../../core/light/colour';
 import { SEEN_COLOUR, SEEN_LIGHTNESS } from '../../../core/light/difference';
 import { windowLightness } from '../../../core/light/wanted';
@@ -25,7 +26,7 @@ export function MatchView({ study, beside, onBeside }: MatchViewProps) {
         ];
         return (
           <li key={car.carId} className={car.carId === beside ? 'beside' : undefined}>
-            <button type="button" onClick={() => onBeside(car.carId)}>
+            <Button onClick={() => onBeside(car.carId)}>
               <span className="match-bar">
                 <span
                   style={{
@@ -47,7 +48,7 @@ export function MatchView({ study, beside, onBeside }: MatchViewProps) {
               <em className={words.length > 0 ? 'differs' : undefined}>
                 {car.carId === beside ? 'the one beside' : words.length > 0 ? words.join(', ') : 'alike'}
               </em>
-            </button>
+            </Button>
           </li>
         );
       })}
