@@ -31,7 +31,7 @@ export default defineConfig({
           // Slow machines are waited for here too.
           testTimeout: 240_000,
           hookTimeout: 120_000,
-          // A press that a busy machine drops is pressed again once; what is wrong is wrong both times.
+          // A busy machine is given a second try. It can hide a fault of timing: read the report for retries.
           retry: 1,
           expect: { poll: { timeout: 30_000 } },
           fileParallelism: false,

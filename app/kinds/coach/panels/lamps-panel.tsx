@@ -24,6 +24,7 @@ import { CircuitChoice } from '../../../panels/circuit/circuit-choice';
 import { LampList } from './lamp-list';
 import { LampPlaces } from './lamp-places';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
+import type { Layout } from '../../../../core/document/layout';
 import type { Change } from '../../../../core/document/patch';
 import type { CircuitRecord } from '../../../../core/document/wiring-record';
 import type { CoachProps } from '../coach-props';
@@ -171,8 +172,11 @@ function MoreGroups({ layout, jobId, circuitId }: MoreGroupsProps) {
   const job = coachIn(layout, jobId);
   const groups = inOrder(job.circuits);
   const vestibules = coachInterior(job).rooms.filter((r) => r.kind === 'vestibule').length;
-  const add = (label: string, made: Change): void => {
-    const before = new Set(Object.keys(job.circuits));
+  const add = (label: string, make: (layout: Layout) => Change): void => {
+    // What the panel shows may be a remedy that is only looked at.
+    const now = useLayoutStore.getState().layout ?? layout;
+    const made = make(now);
+    const before = new Set(Object.keys(coachIn(now, jobId).circuits));
     edit(label, (draft) => {
       draft.jobs[jobId] = coachIn(made.layout, jobId);
     });
@@ -183,14 +187,14 @@ function MoreGroups({ layout, jobId, circuitId }: MoreGroupsProps) {
     <More label="Vestibule and tail lamps" open={groups.length > 1}>
       <div className="button-row">
         {vestibules > 0 && (
-          <Button onClick={() => add('Vestibule lamps', addVestibuleLamps(layout, jobId))}>
+          <Button onClick={() => add('Vestibule lamps', (l) => addVestibuleLamps(l, jobId))}>
             {vestibules === 1 ? 'A lamp for the vestibule' : `Lamps for ${vestibules} vestibules`}
           </Button>
         )}
-        <Button onClick={() => add('Tail lamps', addTailLamps(layout, jobId, 'left'))}>
+        <Button onClick={() => add('Tail lamps', (l) => addTailLamps(l, jobId, 'left'))}>
           Tail lamps, left end
         </Button>
-        <Button onClick={() => add('Tail lamps', addTailLamps(layout, jobId, 'right'))}>
+        <Button onClick={() => add('Tail lamps', (l) => addTailLamps(l, jobId, 'right'))}>
           Tail lamps, right end
         </Button>
         {groups.length > 1 && circuitId !== undefined && (

@@ -26,7 +26,8 @@ export function BriefPanel({ layout, jobId, job }: LocomotiveProps) {
   const navigate = useNavigate();
   const b = job.body;
   const mirror = (): void => {
-    const made = mirroredVehicle(layout, jobId);
+    // What the panel shows may be a remedy that is only looked at.
+    const made = mirroredVehicle(useLayoutStore.getState().layout ?? layout, jobId);
     edit('Far end of the train set', (draft) => {
       draft.jobs = made.layout.jobs;
     });
