@@ -31,8 +31,6 @@ export default defineConfig({
           // Slow machines are waited for here too.
           testTimeout: 240_000,
           hookTimeout: 120_000,
-          // A busy machine is given a second try. It can hide a fault of timing: read the report for retries.
-          retry: 1,
           expect: { poll: { timeout: 30_000 } },
           fileParallelism: false,
           maxWorkers: 1,

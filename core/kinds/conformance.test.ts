@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { boatTrain, demoJob, generatedLayout } from '../../tests/generated';
-import { displayId, generatedDisplay } from '../../tests/display-models';
-import { generatedVehicle, vehicleId } from '../../tests/vehicles';
+import { boatTrain } from '../../tests/generated';
+import { generatedJobs, generatedKinds, type Case } from '../../tests/kinds';
 import { assemble } from '../assembly/assemble';
 import { terminalKey, terminalsOf } from '../assembly/assembly';
 import { lower } from '../assembly/lower';
@@ -27,45 +26,22 @@ import type { Layout } from '../document/layout';
 import type { SupplyKindName } from '../supply';
 import type { JobKindName } from './records';
 
-/** A layout, and the job in it that is meant. */
-interface Case {
-  readonly layout: Layout;
-  readonly jobId: string;
-}
-
-/** What is asked of each kind; a new one is a row here. */
-interface Row {
-  /** Sensible ones, and ones with everything wrong that a person can choose. */
-  readonly generated: fc.Arbitrary<Case>;
-  /** What one is made for without a word more. */
-  readonly atHome: readonly SupplyKindName[];
-}
-
-const rows: Readonly<Record<JobKindName, Row>> = {
-  coach: {
-    generated: generatedLayout.map((layout) => ({ layout, jobId: demoJob })),
-    atHome: ['dc-track', 'dcc-track', 'ac-track', 'layout-bus'],
-  },
-  locomotive: {
-    generated: generatedVehicle.map((layout) => ({ layout, jobId: vehicleId })),
-    atHome: ['dc-track', 'dcc-track'],
-  },
-  'display-model': {
-    generated: generatedDisplay.map((layout) => ({ layout, jobId: displayId })),
-    atHome: ['cell', 'layout-bus'],
-  },
+/** What one of each kind is made for without a word more; a new one is a row here. */
+const atHome: Readonly<Record<JobKindName, readonly SupplyKindName[]>> = {
+  coach: ['dc-track', 'dcc-track', 'ac-track', 'layout-bus'],
+  locomotive: ['dc-track', 'dcc-track'],
+  'display-model': ['cell', 'layout-bus'],
 };
-const kinds = Object.entries(rows) as [JobKindName, Row][];
-const sample = ({ generated }: Row, numRuns: number, seed: number): Case[] =>
-  fc.sample(generated, { numRuns, seed });
+const sample = (kind: JobKindName, numRuns: number, seed: number): Case[] =>
+  fc.sample(generatedJobs[kind], { numRuns, seed });
 const valueAt = (layout: Layout, path: DocumentPath): unknown =>
   path.reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], layout);
 
 /** Rules whose cures have been applied. */
 const cured = new Set<string>();
 
-describe.each(kinds)('a %s', (kind, row) => {
-  test.each(row.atHome)('made on %s has nothing to stop for and nothing to mind', (supply) => {
+describe.each(generatedKinds)('a %s', (kind) => {
+  test.each(atHome[kind])('made on %s has nothing to stop for and nothing to mind', (supply) => {
     const layout = change(emptyLayout('Saltmarsh Halt'), (draft) => {
       draft.supplies.own = usualSupply(supply, 'H0', 1);
     }).layout;
@@ -76,7 +52,7 @@ describe.each(kinds)('a %s', (kind, row) => {
   });
 
   test('is written and read back as it is, with what is not known of it', () => {
-    for (const { layout, jobId } of sample(row, 40, 5)) {
+    for (const { layout, jobId } of sample(kind, 40, 5)) {
       const known = change(layout, (draft) => {
         Object.assign(draft.jobs[jobId], { livery: 'moss' });
         for (const line of Object.values(draft.jobs[jobId].lines)) Object.assign(line, { sleeved: 'green' });
@@ -87,7 +63,7 @@ describe.each(kinds)('a %s', (kind, row) => {
   });
 
   test('is laid as it is solved: what a lead joins is one node, and every other pair of terminals is two', () => {
-    for (const { layout, jobId } of sample(row, 60, 6)) {
+    for (const { layout, jobId } of sample(kind, 60, 6)) {
       const assembly = assemble(layout, jobId);
       const { nodeOf, netlist, leftOut } = lower(assembly, layout.supplies[layout.jobs[jobId].supplyId]);
       const known = new Set(
@@ -121,7 +97,7 @@ describe.each(kinds)('a %s', (kind, row) => {
   });
 
   test('is solved in every state it can be brought into', () => {
-    for (const { layout, jobId } of sample(row, 40, 7)) {
+    for (const { layout, jobId } of sample(kind, 40, 7)) {
       const bench = benchOf(layout, jobId);
       const { states } = statesOf(bench);
       const table = truthTable(bench);
@@ -144,7 +120,7 @@ describe.each(kinds)('a %s', (kind, row) => {
       'dropoutVolts',
     ] as const;
     let tried = 0;
-    for (const { layout, jobId } of sample(row, 40, 8)) {
+    for (const { layout, jobId } of sample(kind, 40, 8)) {
       for (const part of assemble(layout, jobId).parts) {
         for (const figure of figures) {
           const path = part.decides[figure];
@@ -169,7 +145,7 @@ describe.each(kinds)('a %s', (kind, row) => {
 
   test('is mended by every cure it is offered, and nothing to stop for is added', () => {
     let applied = 0;
-    for (const { layout, jobId } of sample(row, 30, 9)) {
+    for (const { layout, jobId } of sample(kind, 30, 9)) {
       const before = checkJob(layout, jobId);
       const stops = new Set(before.filter((f) => f.severity === 'stop').map((f) => f.id));
       for (const finding of before) {
@@ -193,7 +169,7 @@ describe.each(kinds)('a %s', (kind, row) => {
   });
 
   test('has every study that makes sense of it, none of them by its kind', () => {
-    for (const { layout, jobId } of sample(row, 6, 10)) {
+    for (const { layout, jobId } of sample(kind, 6, 10)) {
       const bench = benchOf(layout, jobId);
       const readings = usualReadings(bench);
       const cut = powerCutStudy(bench, readings);

@@ -147,7 +147,7 @@ describe('nothing essential scrolls sideways', () => {
   test.each([
     [1280, 800],
     [1024, 768],
-    [820, 1180],
+    [800, 1280],
   ])('at %d x %d', async (width, height) => {
     // One profile for all, so that what was fetched once is there.
     const { page, context } = await visit(browser, host.base, { width, height });

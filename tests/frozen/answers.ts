@@ -8,8 +8,8 @@ import { benchOf } from '../../core/study/bench';
 import { loweredAt } from '../../core/study/netlist-at';
 import { usualState } from '../../core/study/states';
 import { truthTable } from '../../core/study/truth-table';
-import { boatTrain, demoJob, generatedLayout } from '../generated';
-import { generatedVehicle, vehicleId } from '../vehicles';
+import { boatTrain } from '../generated';
+import { generatedJobs, generatedKinds } from '../kinds';
 import type { Element } from '../../core/circuit/netlist';
 import type { Judgement } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
@@ -96,11 +96,12 @@ const EACH = 200;
 /** The answers for every job of the demo and for generated jobs of every kind, the same ones each time. */
 export function answersNow(): Answer[] {
   const demo = boatTrain();
-  const coaches = fc.sample(generatedLayout, { numRuns: EACH, seed: 20 });
-  const vehicles = fc.sample(generatedVehicle, { numRuns: EACH, seed: 20 });
   return [
     ...inOrder(demo.jobs).map((j) => answer(`demo ${j.id}`, demo, j.id)),
-    ...coaches.map((l, i) => answer(`coach ${i}`, l, demoJob)),
-    ...vehicles.map((l, i) => answer(`locomotive ${i}`, l, vehicleId)),
+    ...generatedKinds.flatMap((kind) =>
+      fc
+        .sample(generatedJobs[kind], { numRuns: EACH, seed: 20 })
+        .map(({ layout, jobId }, i) => answer(`${kind} ${i}`, layout, jobId)),
+    ),
   ];
 }

@@ -5,8 +5,8 @@ import { netsOf, type Assembly } from '../../../core/assembly/assembly';
 import { withFault } from '../../../core/assembly/fault';
 import { lower } from '../../../core/assembly/lower';
 import { change } from '../../../core/document/patch';
-import { boatTrain, demo, demoJob, generatedLayout } from '../../../tests/generated';
-import { generatedVehicle, vehicleId } from '../../../tests/vehicles';
+import { boatTrain, demo, demoJob } from '../../../tests/generated';
+import { generatedJobs, generatedKinds } from '../../../tests/kinds';
 import { drawnConnections } from './connections';
 import { laddersOf } from './ladder';
 import type { Layout } from '../../../core/document/layout';
@@ -44,15 +44,9 @@ describe('drawn is what is laid and what is solved', () => {
   test('for every job of the demo', () => {
     for (const jobId of Object.keys(boatTrain().jobs)) agrees(boatTrain(), jobId);
   });
-  test('for generated coaches', () => {
+  test.each(generatedKinds)('for generated jobs: %s', (kind) => {
     fc.assert(
-      fc.property(generatedLayout, (layout) => agrees(layout, demoJob)),
-      { numRuns: 60, seed: 11 },
-    );
-  });
-  test('for generated locomotives', () => {
-    fc.assert(
-      fc.property(generatedVehicle, (layout) => agrees(layout, vehicleId)),
+      fc.property(generatedJobs[kind], ({ layout, jobId }) => agrees(layout, jobId)),
       { numRuns: 60, seed: 11 },
     );
   });
