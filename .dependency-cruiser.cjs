@@ -29,7 +29,7 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^(core|cli)/',
-        pathNot: ['^core/kinds/', '^core/document/migrations\\.ts$', '\\.test\\.ts$'],
+        pathNot: ['^core/kinds/', '^core/document/migrations/', '\\.test\\.ts$'],
       },
       to: { path: '^core/kinds/[^/]+/' },
     },

@@ -1,12 +1,6 @@
 import { anyJobIn } from '../../core/document/jobs';
-import {
-  legendName,
-  legends,
-  wireColours,
-  wireRoleNames,
-  wireRoles,
-  type WireColour,
-} from '../../core/document/wire-legend';
+import { wireColours, type WireColour } from '../../core/part/wire-colour';
+import { legendName, legends, wireRoleNames, wireRoles } from '../../core/document/wire-legend';
 import { Choice } from '../fields/choice';
 import { More } from '../fields/more';
 import { SelectField } from '../fields/select-field';

@@ -1,4 +1,4 @@
-import type { WireColour } from '../../core/document/wire-legend';
+import type { WireColour } from '../../core/part/wire-colour';
 
 /** Wire on the screen, by the colour it is sold in. */
 export const wireHex: Readonly<Record<WireColour, string>> = {

@@ -5,6 +5,7 @@ import { supplyKind } from '../supply';
 import { layCircuit, senseIn, type LaidLamp } from './lay-circuit';
 import { Laying, t, type LineLead, type Sense } from './laying';
 import { leadsOf } from './leads';
+import { seated, threaded } from './passages';
 import { stageFor } from './stages';
 import { LineLaying } from './stages/stage';
 import type { Layout } from '../document/layout';
@@ -70,7 +71,8 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
   for (const line of roots)
     if (line.from.kind !== 'line') branch.lay(line, begin(line), line.from.kind === 'output');
   for (const lamp of lamps) if (lamp.circuitId === null) laying.lamp(lamp, null);
-  return { jobId, parts: laying.parts, leads: laying.leads, lines: laying.lines };
+  const parts = seated(laying.parts, job, (lampId) => laying.wiring.placeOf(job, lampId));
+  return { jobId, parts, leads: threaded(laying.leads, parts, job), lines: laying.lines };
 }
 
 /** Lays lines, and what they feed, in the order the person put them. */

@@ -1,4 +1,5 @@
-import type { WireColour, WireRole } from '../document/wire-legend';
+import type { WireColour } from '../part/wire-colour';
+import type { WireRole } from '../document/wire-legend';
 import type { BuiltInRecord } from '../document/lamp-record';
 import type { BulbPart } from '../part/bulb';
 import type { DecoderOutput } from '../part/decoder-type';
@@ -22,6 +23,8 @@ interface PartBase {
   readonly line: string | null;
   readonly circuit: string | null;
   readonly lamp: string | null;
+  /** The place of the job it sits in, where its lamps have places: `A`, `roof`. Null at the hub of the wiring. */
+  readonly place: string | null;
   /** Which paths of the document decide its figures, so that whoever changes one need not know the record. */
   readonly decides: Readonly<Partial<Record<Figure, DocumentPath>>>;
 }
@@ -131,6 +134,8 @@ export interface Lead {
   readonly role: WireRole;
   /** Resistance of a bad joint in it, in ohms; 0 for a sound one. */
   readonly jointOhms: number;
+  /** The passages it goes through, by id. */
+  readonly through: readonly string[];
 }
 
 /** Where the lamps of a line hang, behind all that stands in it. */

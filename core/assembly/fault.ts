@@ -67,6 +67,7 @@ export function withFault(assembly: Assembly, fault: Fault): Assembly {
         colour: 'lacquered',
         role: 'lamp',
         jointOhms: SHORT_OHMS,
+        through: [],
       };
       return { ...assembly, leads: [...assembly.leads, bridge] };
     }

@@ -3,11 +3,19 @@ import { lampType } from '../document/lamp-type';
 import type { AnyJob, Layout } from '../document/layout';
 import type { JobCore } from '../document/job-record';
 import type { LampCore } from '../document/lamp-record';
-import type { WireColour, WireRole } from '../document/wire-legend';
+import type { WireColour } from '../part/wire-colour';
+import type { WireRole } from '../document/wire-legend';
 import type { DocumentPath, Figure, Lead, LineEnd, Part, Terminal } from './assembly';
 
 /** Conducts while lead one is positive (1) or negative (-1). */
 export type Sense = 1 | -1;
+
+/** A spot in the job: along it from its left end, from its middle towards the far side, above the rail or the ground. */
+export interface Spot {
+  readonly along: number;
+  readonly across: number;
+  readonly height: number;
+}
 
 /** What the laying of wires has to know of a kind of job; each kind's own is in its `wiring.ts`. */
 export interface JobWiring<J> {
@@ -18,6 +26,11 @@ export interface JobWiring<J> {
    * positive runs forward.
    */
   sense(job: J, lampId: string): Sense;
+  /** The place of the job a lamp sits in; what lies in one place is joined there without going through anything. */
+  placeOf(job: J, lampId: string): string;
+  /** Where it sits, and where the rest of the wiring does, in millimetres. */
+  spotOf(job: J, lampId: string): Spot;
+  hubOf(job: J): Spot;
   /** Whether wires run from lamp to lamp, or each from where its circuit is fed. */
   readonly runs: 'along' | 'apart';
 }
@@ -34,7 +47,7 @@ export const t = (part: string, terminal: string): Terminal => ({ part, terminal
 
 /** What a part may be given beside its own figures; the rest follows from where it is laid. */
 export type PartFigures = Part extends infer P ? (P extends Part ? Omit<P, BaseKey> : never) : never;
-type BaseKey = 'id' | 'label' | 'path' | 'line' | 'circuit' | 'lamp' | 'decides';
+type BaseKey = 'id' | 'label' | 'path' | 'line' | 'circuit' | 'lamp' | 'place' | 'decides';
 
 /** Parts and leads while they are laid, from the supply towards the last lamp. */
 export class Laying {
@@ -68,7 +81,7 @@ export class Laying {
     label: string,
     figures: PartFigures,
     path: DocumentPath,
-    belongs: Partial<Pick<Part, 'line' | 'circuit' | 'lamp'>>,
+    belongs: Partial<Pick<Part, 'line' | 'circuit' | 'lamp' | 'place'>>,
     decides: readonly Figure[] | Readonly<Partial<Record<Figure, DocumentPath>>> = [],
   ): void {
     const paths = Array.isArray(decides)
@@ -78,6 +91,7 @@ export class Laying {
       line: null,
       circuit: null,
       lamp: null,
+      place: null,
       ...belongs,
       ...figures,
       id,
@@ -89,7 +103,15 @@ export class Laying {
 
   wire(from: Terminal, to: Terminal, role: WireRole, colour: WireColour | null = null): void {
     const id = `lead-${this.leads.length + 1}`;
-    this.leads.push({ id, from, to, role, colour: colour ?? this.job.legend[role], jointOhms: 0 });
+    this.leads.push({
+      id,
+      from,
+      to,
+      role,
+      colour: colour ?? this.job.legend[role],
+      jointOhms: 0,
+      through: [],
+    });
   }
 
   /** A wire on from where a lead of a line has got to; where wires run from lamp to lamp, the next begins there. */
@@ -102,7 +124,8 @@ export class Laying {
   lamp(lamp: LampCore & { readonly id: string }, line: string | null): readonly [Terminal, Terminal] {
     const id = `lamp-${lamp.id}`;
     const path = this.at('lamps', lamp.id);
-    const belongs = { lamp: lamp.id, circuit: lamp.circuitId, line };
+    const place = this.wiring.placeOf(this.layout.jobs[this.jobId], lamp.id);
+    const belongs = { lamp: lamp.id, circuit: lamp.circuitId, line, place };
     const label = this.names.get(lamp.id)!;
     const number = this.numbers.get(lamp.id)!;
     if (Object.hasOwn(bulbs, lamp.part)) {

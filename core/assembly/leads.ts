@@ -1,6 +1,7 @@
 import { plugs, standardColour } from '../part/plug';
 import { decoderTypes } from '../part/decoder-type';
-import type { WireColour, WireRole } from '../document/wire-legend';
+import type { WireColour } from '../part/wire-colour';
+import type { WireRole } from '../document/wire-legend';
 import type { Terminal } from './assembly';
 import type { JobCore } from '../document/job-record';
 import type { LineRecord } from '../document/wiring-record';

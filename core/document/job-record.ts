@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { decoderRecord } from './decoder-record';
 import { legendRecord } from './legend-record';
+import { passageRecord } from './passage-record';
+import { progressRecord } from './progress-record';
+import { wireNames } from '../part/wire';
 import { circuitRecord, lineRecord } from './wiring-record';
 import type { LampCore } from './lamp-record';
 
@@ -43,6 +46,10 @@ export const jobCore = {
   lines: z.record(z.string(), lineRecord),
   circuits: z.record(z.string(), circuitRecord),
   legend: legendRecord,
+  /** What its leads go through, and the wire they are. */
+  passages: z.record(z.string(), passageRecord),
+  wires: z.looseObject({ lamps: z.enum(wireNames), feed: z.enum(wireNames) }),
+  progress: progressRecord,
   variants: z.record(z.string(), variantRecord),
 };
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { wireColours } from './wire-legend';
+import { wireColours } from '../part/wire-colour';
 
 const colour = z.enum(wireColours);
 

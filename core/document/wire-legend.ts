@@ -1,18 +1,4 @@
-/** Colours wire is sold in. */
-export const wireColours = [
-  'red',
-  'black',
-  'blue',
-  'brown',
-  'white',
-  'yellow',
-  'green',
-  'violet',
-  'grey',
-  'orange',
-  'lacquered',
-] as const;
-export type WireColour = (typeof wireColours)[number];
+import type { WireColour } from '../part/wire-colour';
 
 /** What a wire of a coach does. */
 export const wireRoles = ['right', 'left', 'plus', 'minus', 'lamp'] as const;

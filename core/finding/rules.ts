@@ -4,6 +4,7 @@ import { cellHours } from './cell-hours';
 import { cellLoad } from './cell-load';
 import { deadRail } from './dead-rail';
 import { decoderOverload } from './decoder-overload';
+import { doesNotPass } from './does-not-pass';
 import { faint } from './faint';
 import { firstShow } from './first-show';
 import { flicker } from './flicker';
@@ -65,4 +66,5 @@ export const rules: readonly Rule[] = [
   notInMapping,
   pickupDrag,
   wireColours,
+  doesNotPass,
 ];

@@ -210,6 +210,7 @@ const elsewhere = [
   'faint',
   'first-show',
   'limiter-headroom',
+  'does-not-pass',
   'not-in-mapping',
 ];
 

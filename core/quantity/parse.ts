@@ -1,3 +1,4 @@
+import { MILLIMETRES_PER_INCH } from './gauge';
 import { prefixes, units, type Unit, type UnitName } from './unit';
 
 /** A figure understood, in the unit's base (ohm, farad, volt …), or why not, quoting what was typed. */
@@ -45,7 +46,8 @@ export function parseQuantity(text: string, unit: UnitName, limits: ParseLimits 
       `“${typed}” can be read two ways: write thousands without a comma and decimals with a point.`,
     );
   }
-  const found = mantissa(plain.replace(/(\d),(\d)/g, '$1.$2'), wanted);
+  const points = plain.replace(/(\d),(\d)/g, '$1.$2');
+  const found = (unit === 'millimetre' ? inches(points) : null) ?? mantissa(points, wanted);
   if (found === null) {
     const letter = /^[+-]?[\d.]+\s*(.*)$/.exec(plain)?.[1] ?? '';
     const other = prefixOf(letter)
@@ -73,6 +75,14 @@ export function parseQuantity(text: string, unit: UnitName, limits: ParseLimits 
     return fail(`“${typed}” is out of range${range ? `: ${range} is possible here` : ''}.${milli}`);
   }
   return { ok: true, figure };
+}
+
+/** Inches and fractions of an inch, in millimetres; null for what is not written in inches. */
+function inches(text: string): { figure: number; bare: boolean } | null {
+  const written = /^(?:(\d+) +)?(\d+(?:\.\d+)?)(?:\/(\d+))? *(?:in|inch|inches|"|”|″)$/i.exec(text);
+  if (!written || Number(written[3] ?? 1) === 0) return null;
+  const [, whole = '0', over, under = '1'] = written;
+  return { figure: (Number(whole) + Number(over) / Number(under)) * MILLIMETRES_PER_INCH, bare: false };
 }
 
 /** The figure, and whether neither unit nor prefix was written. */
@@ -121,6 +131,6 @@ const exampleOf: Readonly<Record<UnitName, string>> = {
   amp: '20 mA or 0.06 A',
   watt: '1/4 W, 0.25 W or 250 mW',
   second: '0.5 s or 20 ms',
-  millimetre: '11.5 mm',
+  millimetre: '11.5 mm or 1/16 in',
   lux: '120 lx',
 };

@@ -97,6 +97,7 @@ function testerLook(bench: Bench, red: Terminal, black: Terminal): Observation {
     colour: 'red',
     role: 'plus',
     jointOhms: 0,
+    through: [],
   });
   const tester: Part = {
     id: 'tester',
@@ -106,6 +107,7 @@ function testerLook(bench: Bench, red: Terminal, black: Terminal): Observation {
     line: null,
     circuit: null,
     lamp: null,
+    place: null,
     decides: {},
     ...layout.drawer.tester,
   };

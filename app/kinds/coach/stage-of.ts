@@ -18,6 +18,10 @@ export function stageOf(path: DocumentPath): string {
       return 'lamps';
     case 'fit':
       return 'fit';
+    case 'passages':
+    case 'wires':
+    case 'progress':
+      return 'build';
     default:
       return 'brief';
   }

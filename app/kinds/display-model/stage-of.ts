@@ -11,6 +11,10 @@ export function stageOf(path: DocumentPath): string {
       return 'circuit';
     case 'lamps':
       return 'lamps';
+    case 'passages':
+    case 'wires':
+    case 'progress':
+      return 'build';
     default:
       return 'brief';
   }

@@ -1,9 +1,12 @@
 import { change, type Change } from '../../document/patch';
 import { coachIn } from './jobs';
+import { noProgress } from '../../document/progress-record';
+import { usualWires } from '../../document/usual-wires';
+import { coachPassages } from './usual-passages';
 import type { CoachRecord as Job } from './record';
 import type { Layout } from '../../document/layout';
 import { legends } from '../../document/wire-legend';
-import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../../document/migrations';
+import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../../document/usual-running';
 import { darkRooms } from './dark-rooms';
 import { hangOver } from './hang-over';
 import { solvedCoach } from './solved-coach';
@@ -97,6 +100,9 @@ export function newCoach(layout: Layout, wish: CoachWish): Change & { readonly j
       },
       ride: { deadMillimetres: 0, kilometresPerHour: 40 },
       oldBulbs: null,
+      passages: coachPassages(),
+      wires: { ...usualWires },
+      progress: noProgress(),
       variants: {},
     };
     const kind = supplyKind(draft.supplies[supplyId]);

@@ -9,6 +9,9 @@ import { legends } from '../../document/wire-legend';
 import { nextPreferred } from '../../part/preferred';
 import { bodyFor, RESISTOR_MARGIN, resistorBodies } from '../../part/resistor';
 import { supplyKind, type Supply, type SupplyKindName } from '../../supply';
+import { noProgress } from '../../document/progress-record';
+import { usualWires } from '../../document/usual-wires';
+import { standPassages } from './usual-passages';
 import type { LedPart } from '../../part/led';
 import type { Layout } from '../../document/layout';
 import type { DisplayModelRecord, DisplayShape } from './record';
@@ -131,6 +134,9 @@ export function newDisplayModel(layout: Layout, wish: DisplayWish): Change & { r
         ]),
       ),
       legend: { ...legends['red-black'] },
+      passages: standPassages(Math.round(wish.lengthMillimetres * STAND_SHARE)),
+      wires: { ...usualWires },
+      progress: noProgress(),
       variants: {},
     };
     if (!kind.ownSwitch) putStage(job.lines.stand, 'switch', { name: 'Switch', on: true, lead: 'first' });

@@ -8,6 +8,14 @@ import type { DisplayModelRecord } from './record';
 export const displayModelWiring: JobWiring<DisplayModelRecord> = {
   runs: 'apart',
   sense: () => 1,
+  placeOf: () => 'model',
+  spotOf: ({ lamps, body }, lampId) => ({
+    along: lamps[lampId].alongMillimetres,
+    across: 0,
+    height: body.standMillimetres + lamps[lampId].heightMillimetres,
+  }),
+  // Switch, resistor and cells stand under the middle.
+  hubOf: ({ body }) => ({ along: body.lengthMillimetres / 2, across: 0, height: 0 }),
   lampNames: (job, layout) =>
     new Map(
       inOrder(job.lamps).map((l, i) => {

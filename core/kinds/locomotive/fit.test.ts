@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { onDecoder, onRails, vehicleId } from '../../../tests/vehicles';
+import { onRails, vehicleId } from '../../../tests/vehicles';
 import { locomotiveIn } from './jobs';
 import { vehicleFit } from './fit';
 import type { Draft } from 'immer';
@@ -33,33 +33,6 @@ describe('fit of a locomotive', () => {
     const [clash] = at(4);
     expect(clash.takesMillimetres).toBeCloseTo(4.5, 9);
     expect(clash.cure).toMatch(/by 0.5 mm/);
-  });
-  test('leads laid together: n of diameter d take d √(1.3 n)', () => {
-    const { bundles, clashes } = fitOf((j) => {
-      j.fit.boreMillimetres = 1.5;
-      for (const l of Object.values(j.lamps)) l.body = 'tower-2';
-    });
-    // Four towers, two leads of 0.5 mm each.
-    expect(bundles.A).toBeCloseTo(0.5 * Math.sqrt(1.3 * 8), 9);
-    expect(clashes.map((c) => c.id).filter((id) => id.startsWith('bundle'))).toEqual([
-      'bundle A',
-      'bundle B',
-    ]);
-  });
-  test('resistor bodies and plugs do not pass a lamp hole unless the wire is threaded first', () => {
-    const late = (threadedFirst: boolean) => {
-      const job = locomotiveIn(
-        onDecoder((j) => {
-          j.fit.threadedFirst = threadedFirst;
-          j.fit.boreMillimetres = 2;
-          for (const l of Object.values(j.lamps)) l.body = 'chip-0402';
-        }),
-        vehicleId,
-      );
-      return vehicleFit(job).clashes.map((c) => c.id);
-    };
-    expect(late(false)).toEqual(['resistor-hole', 'plug-hole']);
-    expect(late(true)).toEqual([]);
   });
   test('a light pipe is shortened by what the lamp needs', () => {
     const fit = fitOf(

@@ -1,12 +1,9 @@
 import { lampBodies } from '../../part/lamp-body';
-import { plugs } from '../../part/plug';
-import { resistorBodies } from '../../part/resistor';
-import { endNames, type End } from '../../document/ends';
+import { endNames } from '../../document/ends';
 import { inOrder } from '../../document/in-order';
 import { lampNames } from './lamp-name';
 import { isHead, isTail, lampRoles } from '../../document/lamp-roles';
 import { stageOf } from '../../document/line-stages';
-import { resistorsOf } from '../../document/presets';
 import type { LocomotiveRecord } from './record';
 
 /** A step of the fitting, with its figure and whether it can be undone. */
@@ -37,14 +34,10 @@ export interface VehicleFit {
   readonly steps: readonly FitStep[];
   readonly clashes: readonly FitClash[];
   readonly darkPlaces: readonly DarkPlace[];
-  /** Diameter of the leads of each end laid together, in millimetres. */
-  readonly bundles: Readonly<Record<End, number>>;
 }
 
 /** Room the leads of a lamp take to bend behind it, in millimetres (common practice, no source). */
 const BEND = 1.5;
-/** Round wires laid together take this much more than their bare area (loose bundle, common practice, no source). */
-const PACKING = 1.3;
 /** Air between a lamp and its light pipe. */
 const AIR = 0.3;
 /** Two lamps nearer than this, in lamp diameters, shine into one another’s lens (common practice, no source). */
@@ -55,9 +48,8 @@ const upTo = (mm: number): number => Number((Math.ceil(mm / DRILL_STEP - 1e-9) *
 const one = (mm: number): string => `${Number(mm.toFixed(1))} mm`;
 
 /**
- * Whether lamps, leads, resistors and plug go where they should, what to drill, what to shorten and
- * where light may leak; from the dimensions alone. A bundle of n leads of diameter d takes
- * d sqrt(n packing).
+ * Whether lamps go where they should, what to drill, what to shorten and where light may leak; from
+ * the dimensions alone. What leads go through is judged for every kind alike.
  */
 export function vehicleFit(job: LocomotiveRecord): VehicleFit {
   const steps: FitStep[] = [];
@@ -118,18 +110,6 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
         });
     }
   }
-  const bundles = Object.fromEntries(endNames.map((e) => [e, bundle(job, e)])) as Record<End, number>;
-  for (const end of endNames) {
-    if (bundles[end] <= fit.boreMillimetres) continue;
-    clashes.push({
-      id: `bundle ${end}`,
-      says: `The leads of end ${end} together are ${one(bundles[end])} thick; the narrowest bore is ${one(fit.boreMillimetres)}.`,
-      takesMillimetres: bundles[end],
-      hasMillimetres: fit.boreMillimetres,
-      cure: 'Join the plus sides at the lamps and lead one wire through, use thinner wire, or open the bore.',
-    });
-  }
-  passing(job, clashes, steps);
   for (const line of inOrder(job.lines)) {
     const steering = stageOf(line, 'steering');
     if (steering?.left === 'bridged')
@@ -145,52 +125,7 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
         says: `${line.name}: the old diode comes out; keep it in the box.`,
       });
   }
-  return { steps, clashes, darkPlaces: darkPlaces(job), bundles };
-}
-
-/** Thickness of the leads that leave an end, laid together. */
-function bundle(job: LocomotiveRecord, end: End): number {
-  const areas = Object.values(job.lamps)
-    .filter((l) => l.end === end && !lampRoles[l.role].inside)
-    .map((l) => 2 * lampBodies[l.body].leadMillimetres ** 2);
-  return Math.sqrt(PACKING * areas.reduce((a, b) => a + b, 0));
-}
-
-/** What has to pass a hole after it is soldered: resistors where they sit at the lamp, and the plug. */
-function passing(job: LocomotiveRecord, clashes: FitClash[], steps: FitStep[]): void {
-  const { boreMillimetres, threadedFirst } = job.fit;
-  const plug = job.decoder ? plugs[job.decoder.plug] : null;
-  const bodies = inOrder(job.circuits)
-    .filter((c) => resistorsOf(c) !== 'none')
-    .map((c) => resistorBodies.find((b) => b.watts === c.ratedWatts)?.diameterMillimetres ?? 0);
-  const widest = Math.max(0, ...bodies);
-  if (threadedFirst) {
-    steps.push({
-      id: 'thread',
-      undone: 'can',
-      says: 'Thread the wire through its bore first, slide the heat-shrink on, then solder resistor and plug. Cut leads long, shorten later; leave slack for swivelling bogies (trucks).',
-    });
-    return;
-  }
-  if (widest > boreMillimetres)
-    clashes.push({
-      id: 'resistor-hole',
-      says: `A resistor body is ${one(widest)} across and does not pass the bore of ${one(boreMillimetres)}.`,
-      takesMillimetres: widest,
-      hasMillimetres: boreMillimetres,
-      cure: 'Thread the wire first and solder the resistor after, at its far end: it may sit in either lead.',
-    });
-  if (plug && plug.id !== 'wires') {
-    const across = Math.min(plug.widthMillimetres, plug.heightMillimetres);
-    if (across > boreMillimetres)
-      clashes.push({
-        id: 'plug-hole',
-        says: `The ${plug.name} is ${one(plug.widthMillimetres)} by ${one(plug.heightMillimetres)} and does not pass the bore of ${one(boreMillimetres)}.`,
-        takesMillimetres: across,
-        hasMillimetres: boreMillimetres,
-        cure: 'Thread the wires first, fit the plug last.',
-      });
-  }
+  return { steps, clashes, darkPlaces: darkPlaces(job) };
 }
 
 /** Places to black out, each to be looked at in the dark with the body on. */

@@ -6,8 +6,11 @@ import { freeId, usualSupply } from '../../document/usual-supply';
 import { setsOf } from './lamp-sets';
 import { layLampSet } from './lay-lamps';
 import { legends } from '../../document/wire-legend';
-import { usualRunning } from '../../document/migrations';
+import { usualRunning } from '../../document/usual-running';
 import { layOnDecoder, layOnTrack } from './lay-circuits';
+import { noProgress } from '../../document/progress-record';
+import { usualWires } from '../../document/usual-wires';
+import { vehiclePassages } from './usual-passages';
 import type { Layout } from '../../document/layout';
 import type { LocomotiveRecord } from './record';
 import type { PresetName } from '../../document/presets';
@@ -120,12 +123,13 @@ export function newLocomotive(layout: Layout, wish: VehicleWish): Change & { rea
       circuits: {},
       decoder: null,
       legend: { ...legends.decoder },
+      passages: vehiclePassages(1),
+      wires: { ...usualWires },
+      progress: noProgress(),
       variants: {},
       ...usualRunning(wish.lengthMillimetres, sort.axles),
       fit: {
-        boreMillimetres: 3,
         clearanceMillimetres: 6,
-        threadedFirst: true,
         pipeLeftMillimetres: 0,
         pipeLengthMillimetres: 0,
         darkTested: [],

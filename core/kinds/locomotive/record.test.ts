@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
 import { altered, lineOfCircuit, onDecoder, onRails, vehicleId } from '../../../tests/vehicles';
-import { change } from '../../document/patch';
+import { change, patched, type Patch } from '../../document/patch';
 import { checkLayout, readLayout, writeLayout } from '../../document/file';
 import { coachIn, coachesOf } from '../coach/jobs';
 import { locomotiveIn, locomotivesOf } from './jobs';
@@ -30,7 +30,17 @@ describe('locomotives in the file', () => {
     const read = checkLayout({ ...plain, jobs, version: 3 });
     expect(read.ok && read.migratedFrom).toBe(3);
     expect(read.ok && read.layout.version).toBe(VERSION);
-    expect(read.ok && read.layout.jobs).toEqual(jobs);
+    if (!read.ok) return;
+    for (const [id, { variants, ...job }] of Object.entries(jobs)) {
+      const { variants: opened, ...then } = read.layout.jobs[id];
+      expect(then).toEqual(job);
+      // A variant is what it makes of the job.
+      for (const [v, { patches }] of Object.entries(variants))
+        expect(patched(read.layout, opened[v].patches as Patch[]).jobs[id]).toEqual({
+          ...patched(boatTrain(), patches as Patch[]).jobs[id],
+          variants: opened,
+        });
+    }
   });
   test.each<[string, (l: Layout) => Layout, RegExp]>([
     [

@@ -44,14 +44,10 @@ export const vehicleLampRecord = z.looseObject({
   way: z.enum(['sits', 'drill']),
 });
 
-/** Holes and ways for leads, in millimetres. */
+/** Room for lamps, in millimetres. */
 export const vehicleFitRecord = z.looseObject({
-  /** The narrowest bore or slot that the leads of an end go through. */
-  boreMillimetres: millimetres(0.2, 40),
   /** From the inside of an end wall to the nearest of motor, weight or glazing. */
   clearanceMillimetres: millimetres(0, 100),
-  /** Drilled lamp holes: what a resistor or plug may have to pass. */
-  threadedFirst: z.boolean(),
   /** What is taken off a peg or light pipe so that the lamp sits behind it. */
   pipeLeftMillimetres: millimetres(0, 40),
   pipeLengthMillimetres: millimetres(0, 40),

@@ -3,7 +3,7 @@ import { CountField } from '../../../fields/count-field';
 import { More } from '../../../fields/more';
 import { NumberField } from '../../../fields/number-field';
 import { useLayoutStore } from '../../../store/layout-store';
-import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../../../../core/document/migrations';
+import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../../../../core/document/usual-running';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
 import type { CoachRecord as Job } from '../../../../core/kinds/coach/record';
 import type { PickupRecord } from '../../../../core/document/job-record';

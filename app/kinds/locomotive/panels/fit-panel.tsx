@@ -1,27 +1,24 @@
 import { CheckField } from '../../../fields/check-field';
 import { Choice } from '../../../fields/choice';
 import { NumberField } from '../../../fields/number-field';
+import { PassageFields } from '../../../panels/passage-fields';
 import { vehicleFit } from '../../../../core/kinds/locomotive/fit';
-import { formatQuantity } from '../../../../core/quantity/format';
 import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
 
 type Fit = LocomotiveRecord['fit'];
 
 /** Holes, walls, bores and clearance; what to drill, what can be undone, where light may leak. */
-export function FitPanel({ jobId, job }: LocomotiveProps) {
+export function FitPanel(props: LocomotiveProps) {
+  const { jobId, job } = props;
   const set = useLocomotiveEdit(jobId);
   const study = vehicleFit(job);
-  const field = (
-    label: string,
-    key: 'boreMillimetres' | 'clearanceMillimetres' | 'pipeLengthMillimetres',
-    most: number,
-  ) => (
+  const field = (label: string, key: 'clearanceMillimetres' | 'pipeLengthMillimetres', most: number) => (
     <NumberField
       label={label}
       unit="millimetre"
       figure={job.fit[key]}
-      limits={{ least: key === 'boreMillimetres' ? 0.2 : 0, most, range: `up to ${most} mm` }}
+      limits={{ least: 0, most, range: `up to ${most} mm` }}
       onCommit={(mm) => set(label, (j) => void ((j.fit as Fit)[key] = mm))}
     />
   );
@@ -37,20 +34,10 @@ export function FitPanel({ jobId, job }: LocomotiveProps) {
           onCommit={(mm) => set('Wall', (j) => void (j.body.wallMillimetres = mm))}
         />
         {field('Behind the wall, free', 'clearanceMillimetres', 100)}
-        {field('Narrowest bore', 'boreMillimetres', 40)}
         {field('Light pipes, inside', 'pipeLengthMillimetres', 40)}
       </div>
-      <dl className="fact-list">
-        <dt>Leads of end A together</dt>
-        <dd>{formatQuantity(study.bundles.A, 'millimetre', { significant: 2 })}</dd>
-        <dt>Leads of end B together</dt>
-        <dd>{formatQuantity(study.bundles.B, 'millimetre', { significant: 2 })}</dd>
-      </dl>
-      <CheckField
-        label="Wire threaded first, resistor and plug after"
-        checked={job.fit.threadedFirst}
-        onChange={(on) => set('Threaded first', (j) => void (j.fit.threadedFirst = on))}
-      />
+      <h3 className="part-head">What the leads go through</h3>
+      <PassageFields {...props} />
       <Choice<'opaque' | 'thin-plastic'>
         label="The shell"
         columns={2}

@@ -11,7 +11,7 @@ import type { LocomotivePictureProps } from '../locomotive-props';
 import { Wire } from './plug-view';
 import type { Readings } from '../../../../core/study/readings';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
-import type { WireColour } from '../../../../core/document/wire-legend';
+import type { WireColour } from '../../../../core/part/wire-colour';
 
 interface SheetViewProps {
   readonly job: LocomotiveRecord;

@@ -2,7 +2,7 @@ import { rule } from '../../../finding/finding';
 import { vehicleFit } from '../fit';
 import { locomotiveIn } from '../jobs';
 
-/** Lamps, leads, resistors or a plug that do not go where they should. */
+/** Lamps that do not go where they should. */
 export const fitClash = rule({
   id: 'does-not-fit',
   needs: ['laid'],
@@ -12,7 +12,6 @@ export const fitClash = rule({
     const worst = clashes.reduce((a, b) =>
       b.takesMillimetres - b.hasMillimetres > a.takesMillimetres - a.hasMillimetres ? b : a,
     );
-    const passing = clashes.some((c) => c.id === 'resistor-hole' || c.id === 'plug-hole');
     return [
       {
         id: 'does-not-fit',
@@ -23,16 +22,7 @@ export const fitClash = rule({
         paths: [['jobs', jobId, 'fit']],
         terminals: [],
         figures: [{ is: worst.hasMillimetres, limit: worst.takesMillimetres, unit: 'millimetre' as const }],
-        cures: passing
-          ? [
-              {
-                label: 'Thread first, solder after',
-                recipe: (draft) => {
-                  locomotiveIn(draft, jobId).fit.threadedFirst = true;
-                },
-              },
-            ]
-          : [],
+        cures: [],
       },
     ];
   },

@@ -1,18 +1,18 @@
-import { VERSION } from './layout';
-import { coachIn } from '../kinds/coach/jobs';
+import { VERSION } from '../layout';
+import { coachIn } from '../../kinds/coach/jobs';
 import { describe, expect, test } from 'vitest';
-import { demo, demoJob } from '../../tests/generated';
-import { checkLayout, readLayout, writeLayout } from './file';
-import { change } from './patch';
-import { lampType, lampTypes, OWN_LAMP } from './lamp-type';
-import { migrations } from './migrations';
-import { legendName, legends, wireRoles } from './wire-legend';
-import { freeId, usualSupply } from './usual-supply';
-import { emptyLayout } from './empty-layout';
-import { scales, type ScaleName } from '../quantity/scale';
-import { supplyKinds, type SupplyKindName } from '../supply';
-import { benchOf } from '../study/bench';
-import { usualReadings } from '../study/solver';
+import { demo, demoJob } from '../../../tests/generated';
+import { checkLayout, readLayout, writeLayout } from '../file';
+import { change } from '../patch';
+import { lampType, lampTypes, OWN_LAMP } from '../lamp-type';
+import { migrations } from '.';
+import { legendName, legends, wireRoles } from '../wire-legend';
+import { freeId, usualSupply } from '../usual-supply';
+import { emptyLayout } from '../empty-layout';
+import { scales, type ScaleName } from '../../quantity/scale';
+import { supplyKinds, type SupplyKindName } from '../../supply';
+import { benchOf } from '../../study/bench';
+import { usualReadings } from '../../study/solver';
 
 /** A layout as version 1 wrote it: one coach on DCC. */
 const first = () => ({

@@ -1,18 +1,21 @@
-import { isOnRails } from './job-record';
+import { isOnRails } from '../job-record';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { coachIn } from '../kinds/coach/jobs';
-import { locomotiveIn } from '../kinds/locomotive/jobs';
-import { Solver, usualReadings } from '../study/solver';
-import { benchOf } from '../study/bench';
-import { usualState } from '../study/states';
-import { checkLayout, readLayout, writeLayout } from './file';
-import { stageOf, switchOf } from './line-stages';
-import { patched } from './patch';
-import type { Layout } from './layout';
+import { coachIn } from '../../kinds/coach/jobs';
+import { locomotiveIn } from '../../kinds/locomotive/jobs';
+import { Solver, usualReadings } from '../../study/solver';
+import { benchOf } from '../../study/bench';
+import { usualState } from '../../study/states';
+import { checkLayout, readLayout, writeLayout } from '../file';
+import { stageOf, switchOf } from '../line-stages';
+import { patched } from '../patch';
+import type { Layout } from '../layout';
 
 type Plain = Record<string, unknown>;
-const text = readFileSync(new URL('../../tests/layouts/quay-version-4.hazel.json', import.meta.url), 'utf8');
+const text = readFileSync(
+  new URL('../../../tests/layouts/quay-version-4.hazel.json', import.meta.url),
+  'utf8',
+);
 /** A layout as version 4 wrote it, changed before it is read. */
 const opened = (
   recipe: (jobs: Record<string, Record<string, Record<string, Plain>>>) => void = () => undefined,

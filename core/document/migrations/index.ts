@@ -1,0 +1,27 @@
+import { toFifth } from './fifth';
+import { toSecond } from './second';
+import { toSixth } from './sixth';
+import { toThird } from './third';
+import type { Plain } from './plain';
+
+/** Version 4: locomotives beside coaches, and lamp sets for them. Nothing of a coach differs. */
+const toFourth = (old: Plain): Plain => ({ lampSets: {}, ...old, version: 4 });
+
+/** How a file of version N becomes one of version N + 1, by N. */
+export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
+  1: toSecond,
+  2: toThird,
+  3: toFourth,
+  4: toFifth,
+  5: toSixth,
+};
+
+/**
+ * Brings a value of some version up to date, step by step; what it is not sure of it leaves for the
+ * check that follows.
+ */
+export function migrated(value: Plain, version: number): Plain {
+  let at = value;
+  for (let v = version; Object.hasOwn(migrations, v); v++) at = migrations[v](at);
+  return at;
+}

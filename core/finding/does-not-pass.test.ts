@@ -1,0 +1,52 @@
+import { describe, expect, test } from 'vitest';
+import { displayId, tug } from '../../tests/display-models';
+import { onRails, vehicleId } from '../../tests/vehicles';
+import { anyJobIn } from '../document/jobs';
+import { change, patched } from '../document/patch';
+import { checkJob } from './check';
+import type { Draft } from 'immer';
+import type { AnyJob, Layout } from '../document/layout';
+
+const found = (layout: Layout, jobId: string) =>
+  checkJob(layout, jobId).filter((f) => f.rule === 'does-not-pass');
+const withJob = (layout: Layout, jobId: string, recipe: (job: Draft<AnyJob>) => void): Layout =>
+  change(layout, (draft) => recipe(anyJobIn(draft, jobId))).layout;
+
+describe('what leads go through', () => {
+  test('four lamps of two leads of 0.5 mm take 0.5 mm √(1.3 · 8), and a bore below that is told', () => {
+    const layout = onRails('shared-both-ways');
+    const lamps = Object.values(anyJobIn(layout, vehicleId).lamps).filter(
+      (l) => (l as unknown as { end: string }).end === 'A',
+    );
+    const needs = 0.5 * Math.sqrt(1.3 * 2 * lamps.length);
+    const at = (mm: number): Layout =>
+      withJob(layout, vehicleId, (j) => void (j.passages['end-A'].boreMillimetres = mm));
+    expect(found(at(needs + 0.01), vehicleId)).toEqual([]);
+    const [finding] = found(at(needs - 0.01), vehicleId);
+    expect(finding.figures[0].limit).toBeCloseTo(needs, 9);
+    expect(finding.paths).toEqual([['jobs', vehicleId, 'passages', 'end-A']]);
+    expect(finding.remedies.map((r) => r.label)).toEqual([
+      expect.stringMatching(/^Thinner wire/),
+      expect.stringMatching(/^Open it to /),
+    ]);
+    for (const { patches } of finding.remedies)
+      expect(found(patched(at(needs - 0.01), patches), vehicleId)).toEqual([]);
+  });
+  test('a plug that is on the wires already does not pass, and bare wire does (common practice, no source)', () => {
+    const plugged = withJob(
+      tug(100),
+      displayId,
+      (j) => void Object.assign(j.passages.tube, { boreMillimetres: 2, carriesMillimetres: 2.5 }),
+    );
+    const [finding] = found(plugged, displayId);
+    expect(finding.sentence).toMatch(/2\.5 mm across.*2 mm/);
+    expect(finding.remedies[0].label).toMatch(/bare wire/);
+    expect(found(patched(plugged, finding.remedies[0].patches), displayId)).toEqual([]);
+  });
+  test('a passage nothing goes through is not judged', () => {
+    const other = withJob(tug(100), displayId, (j) => {
+      Object.assign(j.passages.tube, { serves: 'elsewhere', boreMillimetres: 0.2 });
+    });
+    expect(found(other, displayId)).toEqual([]);
+  });
+});

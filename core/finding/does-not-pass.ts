@@ -1,0 +1,69 @@
+import { anyJobIn } from '../document/jobs';
+import { passingOf, type Passing } from '../assembly/passing';
+import { formatQuantity } from '../quantity/format';
+import { bundleMillimetres, wireNames, wireOf } from '../part/wire';
+import { rule, type Cure } from './finding';
+
+const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 2 });
+/** Drills come in tenths of a millimetre. */
+const drill = (millimetres: number): number => Number((Math.ceil(millimetres * 10 - 1e-9) / 10).toFixed(1));
+
+/** Leads, or what hangs on them already, that are thicker than what they have to go through. */
+export const doesNotPass = rule({
+  id: 'does-not-pass',
+  needs: ['laid'],
+  judge: ({ assembly, job, jobId }) =>
+    passingOf(assembly, job)
+      .filter((p) => p.needsMillimetres > p.passage.boreMillimetres + 1e-9)
+      .map((p) => {
+        const { passage, leads, needsMillimetres } = p;
+        const carries = (passage.carriesMillimetres ?? 0) >= p.bundleMillimetres;
+        return {
+          id: `does-not-pass ${passage.id}`,
+          severity: 'mind' as const,
+          title: `Does not go through: ${passage.name.toLowerCase()}`,
+          sentence: carries
+            ? `What hangs on the wires is ${mm(needsMillimetres)} across and does not pass the ${mm(passage.boreMillimetres)} of ${passage.name.toLowerCase()}.`
+            : `${leads.length} leads laid together are ${mm(needsMillimetres)} thick; ${passage.name.toLowerCase()} is ${mm(passage.boreMillimetres)} at its narrowest.`,
+          reason: carries
+            ? 'Bare wire goes through; a plug, a resistor or a board is joined after it has been threaded.'
+            : 'Round wires never lie without gaps between them: so many of thickness d take d times the root of 1.3 times their number.',
+          paths: [['jobs', jobId, 'passages', passage.id]],
+          terminals: [],
+          figures: [{ is: passage.boreMillimetres, limit: needsMillimetres, unit: 'millimetre' as const }],
+          cures: cures(jobId, p),
+        };
+      }),
+});
+
+function cures(jobId: string, { passage, leads, bundleMillimetres: bundle }: Passing): Cure[] {
+  const found: Cure[] = [];
+  const carries = passage.carriesMillimetres !== null && passage.carriesMillimetres > passage.boreMillimetres;
+  if (carries)
+    found.push({
+      label: 'Thread bare wire, join after',
+      recipe: (draft) => void (anyJobIn(draft, jobId).passages[passage.id].carriesMillimetres = null),
+    });
+  if (bundle > passage.boreMillimetres) {
+    const feeds = leads.every((l) => l.from.part === 'rails' || l.to.part === 'rails');
+    const thinner = wireNames.filter(
+      (w) => bundleMillimetres(leads.map(() => wireOf(w).outsideMillimetres)) <= passage.boreMillimetres,
+    );
+    const wire = thinner.sort((a, b) => wireOf(b).outsideMillimetres - wireOf(a).outsideMillimetres)[0];
+    if (wire)
+      found.push({
+        label: `Thinner wire: ${wireOf(wire).name.toLowerCase().replace('awg', 'AWG')}`,
+        recipe(draft) {
+          const { wires } = anyJobIn(draft, jobId);
+          if (feeds) wires.feed = wire;
+          else wires.lamps = wire;
+        },
+      });
+  }
+  const bore = drill(Math.max(bundle, passage.carriesMillimetres ?? 0));
+  found.push({
+    label: `Open it to ${mm(bore)}`,
+    recipe: (draft) => void (anyJobIn(draft, jobId).passages[passage.id].boreMillimetres = bore),
+  });
+  return found;
+}
