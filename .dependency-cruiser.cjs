@@ -51,9 +51,12 @@ module.exports = {
       to: { path: below.map(path), reachable: true },
     })),
     {
-      name: 'only-the-rules-of-a-kind-judge',
+      name: 'only-the-rules-of-a-kind-judge-and-its-order-builds',
       severity: 'error',
-      from: { path: '^core/kinds/[^/]+/', pathNot: ['^core/kinds/[^/]+/rules/', '\\.test\\.ts$'] },
+      from: {
+        path: '^core/kinds/[^/]+/',
+        pathNot: ['^core/kinds/[^/]+/rules/', '^core/kinds/[^/]+/order\\.ts$', '\\.test\\.ts$'],
+      },
       to: { path: ['finding', 'build'].map(path) },
     },
     {

@@ -1,6 +1,6 @@
 import { anyJobIn } from '../document/jobs';
 import { passingOf, type Passing } from '../assembly/passing';
-import { formatQuantity } from '../quantity/format';
+import { formatQuantity, inSentence } from '../quantity/format';
 import { bundleMillimetres, wireNames, wireOf } from '../part/wire';
 import { rule, type Cure } from './finding';
 
@@ -21,10 +21,10 @@ export const doesNotPass = rule({
         return {
           id: `does-not-pass ${passage.id}`,
           severity: 'mind' as const,
-          title: `Does not go through: ${passage.name.toLowerCase()}`,
+          title: `Does not go through: ${inSentence(passage.name)}`,
           sentence: carries
-            ? `What hangs on the wires is ${mm(needsMillimetres)} across and does not pass the ${mm(passage.boreMillimetres)} of ${passage.name.toLowerCase()}.`
-            : `${leads.length} leads laid together are ${mm(needsMillimetres)} thick; ${passage.name.toLowerCase()} is ${mm(passage.boreMillimetres)} at its narrowest.`,
+            ? `What hangs on the wires is ${mm(needsMillimetres)} across and does not pass the ${mm(passage.boreMillimetres)} of ${inSentence(passage.name)}.`
+            : `${leads.length} leads laid together are ${mm(needsMillimetres)} thick; ${inSentence(passage.name)} is ${mm(passage.boreMillimetres)} at its narrowest.`,
           reason: carries
             ? 'Bare wire goes through; a plug, a resistor or a board is joined after it has been threaded.'
             : 'Round wires never lie without gaps between them: so many of thickness d take d times the root of 1.3 times their number.',

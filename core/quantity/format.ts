@@ -39,3 +39,7 @@ export function shortOhms(ohms: number): string {
   const text = String(Number((ohms / 10 ** power).toPrecision(3)));
   return text.includes('.') ? text.replace('.', letter) : text + letter;
 }
+
+/** A name within a sentence: its first letter small, where it is no abbreviation or single letter. */
+export const inSentence = (name: string): string =>
+  /^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;

@@ -11,6 +11,8 @@ export interface FitStep {
   readonly id: string;
   readonly says: string;
   readonly undone: 'can' | 'cannot';
+  /** A hole to be drilled, or what is to be taken off; null for what has no figure. */
+  readonly millimetres: number | null;
 }
 
 /** Something that does not go where it should. */
@@ -63,6 +65,7 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
       steps.push({
         id: `inside ${lamp.id}`,
         undone: 'can',
+        millimetres: null,
         says: `${name}: stick it under the roof or the floor, no hole.`,
       });
       continue;
@@ -73,6 +76,7 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
       steps.push({
         id: `drill ${lamp.id}`,
         undone: 'cannot',
+        millimetres: hole,
         says: chip
           ? `${name}: drill ${one(hole)} for the lens; the chip sits behind it in a pocket ${one(upTo(shape.bodyMillimetres))} across.`
           : `${name}: drill ${one(hole)} for the ${shape.name.toLowerCase()}, through ${one(body.wallMillimetres)} of wall.`,
@@ -89,6 +93,7 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
       steps.push({
         id: `sits ${lamp.id}`,
         undone: 'can',
+        millimetres: null,
         says: `${name}: sits on what is there, nothing is drilled.`,
       });
     const behind = shape.depthMillimetres - (lamp.way === 'drill' ? body.wallMillimetres : 0) + BEND;
@@ -106,6 +111,7 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
         steps.push({
           id: `pipe ${lamp.id}`,
           undone: 'cannot',
+          millimetres: upTo(off),
           says: `${name}: shorten its light pipe by ${one(upTo(off))}, then the lamp sits behind it with ${one(AIR)} of air.`,
         });
     }
@@ -116,12 +122,14 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
       steps.push({
         id: `bridge ${line.id}`,
         undone: 'can',
+        millimetres: null,
         says: `${line.name}: a wire across the old diode.`,
       });
     if (steering?.left === 'removed')
       steps.push({
         id: `remove ${line.id}`,
         undone: 'cannot',
+        millimetres: null,
         says: `${line.name}: the old diode comes out; keep it in the box.`,
       });
   }

@@ -1,0 +1,61 @@
+import { shines, type Lead, type Part } from '../../assembly/assembly';
+import type { JoinedEnd } from './task';
+import type { Making } from './making';
+
+/**
+ * The task that joins each end of each lead; every end is joined by one. What is at a lamp is joined
+ * on the bench before its leads are threaded, what is beyond the passages after.
+ */
+export interface Ends {
+  of(task: string): readonly JoinedEnd[];
+  readonly tasks: ReadonlySet<string>;
+}
+
+const far = (part: Part): boolean => part.kind === 'rails' || part.kind === 'decoder';
+/** A resistor that a lamp has of its own but that did not pass what the lamp’s leads go through. */
+const late = (part: Part): boolean => part.kind === 'resistor' && part.lamp !== null && part.place === null;
+
+function taskOf({ byId, lots }: Making, lead: Lead, part: Part): string {
+  const starts = lead.from.part === part.id;
+  const other = byId.get(starts ? lead.to.part : lead.from.part)!;
+  if (shines(part)) {
+    if (shines(other) && other.place === part.place) return `along ${part.place}`;
+    // A lead from lamp to lamp of another place hangs on one of them first; the other waits for it.
+    if (other.place !== null && other.place !== part.place && !starts) return `join ${part.place}`;
+    return `leads ${lots.find((l) => l.parts.some((p) => p.id === part.id))!.id}`;
+  }
+  if (part.kind === 'resistor' && part.place !== null) return `at-lamp ${part.circuit}`;
+  if (late(part)) return `resistors ${part.circuit}`;
+  if (far(part)) return far(other) ? 'socket' : `connect ${part.kind}`;
+  // A part of a line or circuit: with its like on the bench, with what comes from the lamps where it sits.
+  if (other.place !== null) return `join ${other.place}`;
+  return late(other) ? `resistors ${other.circuit}` : `make-up ${groupOf(part)}`;
+}
+
+/** What a part at the hub is made up with. */
+export const groupOf = (part: Part): string => part.line ?? part.circuit ?? part.id;
+
+/**
+ * The end of a lead that is joined before it is threaded, and the one that waits: lamps first, the
+ * supply last; between lamps of two places where the lead begins.
+ */
+export function nearAndFar(making: Making, lead: Lead): { readonly near: string; readonly far: string } {
+  const [from, to] = [making.byId.get(lead.from.part)!, making.byId.get(lead.to.part)!];
+  const late = (from.place === null && to.place !== null) || (from.kind === 'rails' && to.kind !== 'rails');
+  return late ? { near: to.id, far: from.id } : { near: from.id, far: to.id };
+}
+
+/** Which task joins which ends of a job’s leads. */
+export function endsOf(making: Making): Ends {
+  const tasks = new Map<string, JoinedEnd[]>();
+  for (const lead of making.assembly.leads) {
+    for (const end of [lead.from, lead.to]) {
+      const part = making.byId.get(end.part)!;
+      const id = taskOf(making, lead, part);
+      const ends = tasks.get(id) ?? [];
+      ends.push({ lead: lead.id, part: part.id });
+      tasks.set(id, ends);
+    }
+  }
+  return { of: (task) => tasks.get(task) ?? [], tasks: new Set(tasks.keys()) };
+}

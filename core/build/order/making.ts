@@ -1,0 +1,67 @@
+import { orderFactsOf } from '../../kinds/orders';
+import { inOrder } from '../../document/in-order';
+import { shines, type Assembly, type Lead, type Part, type ShiningPart } from '../../assembly/assembly';
+import { passagesOf, type Passage } from '../../assembly/passages';
+import type { Bench } from '../../study/bench';
+import type { LampCore } from '../../document/lamp-record';
+import type { OrderFacts } from './order-facts';
+import type { AnyJob } from '../../document/layout';
+
+/** Lamps alike, prepared together. */
+export interface Lot {
+  readonly id: string;
+  readonly lamps: readonly (LampCore & { readonly id: string })[];
+  readonly parts: readonly ShiningPart[];
+  readonly bare: boolean;
+}
+
+/** What the tasks of a job are made from. */
+export interface Making {
+  readonly bench: Bench;
+  readonly assembly: Assembly;
+  readonly facts: OrderFacts<AnyJob>;
+  readonly byId: ReadonlyMap<string, Part>;
+  readonly lots: readonly Lot[];
+  /** The places its lamps sit in. */
+  readonly places: readonly string[];
+  readonly passages: readonly Passage[];
+  /** How many of it are built by one sheet. */
+  readonly count: number;
+  /** Leads that go through a passage. */
+  through(passage: string): readonly Lead[];
+}
+
+/** Gathers what the tasks are made from. */
+export function makingOf(bench: Bench): Making {
+  const { assembly, job } = bench;
+  const facts = orderFactsOf(job.kind);
+  const byId = new Map(assembly.parts.map((p) => [p.id, p]));
+  const lots = new Map<
+    string,
+    { id: string; lamps: Lot['lamps'][number][]; parts: ShiningPart[]; bare: boolean }
+  >();
+  for (const lamp of inOrder<LampCore>(job.lamps)) {
+    const part = byId.get(`lamp-${lamp.id}`);
+    if (!part || !shines(part)) continue;
+    const bare = facts.bare(job, lamp.id);
+    const key = JSON.stringify([lamp.part, lamp.secondPart, lamp.tint, lamp.builtIn, bare]);
+    const lot = lots.get(key) ?? { id: lamp.id, lamps: [], parts: [], bare };
+    lot.lamps.push(lamp);
+    lot.parts.push(part);
+    lots.set(key, lot);
+  }
+  return {
+    bench,
+    assembly,
+    facts,
+    byId,
+    lots: [...lots.values()],
+    places: [...new Set(assembly.parts.filter(shines).map((p) => p.place!))],
+    passages: passagesOf(job),
+    count: job.progress.count,
+    through: (passage) => assembly.leads.filter((l) => l.through.includes(passage)),
+  };
+}
+
+/** "4 ×", of all that one sheet builds; nothing for a single one. */
+export const times = (count: number): string => (count === 1 ? '' : `${count} × `);

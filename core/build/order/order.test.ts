@@ -1,0 +1,301 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { displayId, tug } from '../../../tests/display-models';
+import { boatTrain } from '../../../tests/generated';
+import { generatedJobs, generatedKinds, type Case } from '../../../tests/kinds';
+import { onRails, vehicleId } from '../../../tests/vehicles';
+import { shines } from '../../assembly/assembly';
+import { resistorDiameter } from '../../assembly/passages';
+import { anyJobIn } from '../../document/jobs';
+import { change } from '../../document/patch';
+import { checkJob } from '../../finding/check';
+import { benchOf } from '../../study/bench';
+import { orderOf, ordered, possibleWithout, type BuildOrder } from './order';
+import { need, task, type Task } from './task';
+import type { Draft } from 'immer';
+import type { AnyJob, Layout } from '../../document/layout';
+
+/** Jobs of every kind with ways of any width, and several to a sheet. */
+const jobs: fc.Arbitrary<Case> = fc
+  .record({
+    of: fc.oneof(...generatedKinds.map((k) => generatedJobs[k])),
+    bore: fc.constantFrom(1, 1.9, 2.5, 4, 8),
+    count: fc.constantFrom(1, 1, 2, 5),
+  })
+  .map(({ of: { layout, jobId }, bore, count }) => ({
+    jobId,
+    layout: change(layout, (draft) => {
+      const job = anyJobIn(draft, jobId);
+      for (const p of Object.values(job.passages)) p.boreMillimetres = bore;
+      job.progress.count = count;
+    }).layout,
+  }));
+
+const orderIn = ({ layout, jobId }: Case): BuildOrder | null => {
+  const made = orderOf(benchOf(layout, jobId));
+  return made.ok ? made.order : null;
+};
+const place = (order: BuildOrder, id: string): number => order.tasks.findIndex((t) => t.id === id);
+
+describe('over 500 generated jobs of all kinds', () => {
+  const cases = fc.sample(jobs, { numRuns: 500, seed: 40 });
+  const built = cases.map((c) => ({ ...c, order: orderIn(c) }));
+  const orders = built.filter((b): b is Case & { order: BuildOrder } => b.order !== null);
+
+  test('an order is missing only where something does not pass, which is found as well', () => {
+    expect(orders.length).toBeGreaterThan(250);
+    const without = built.filter((b) => b.order === null);
+    expect(without.length).toBeGreaterThan(20);
+    for (const { layout, jobId } of without.slice(0, 20))
+      expect(checkJob(layout, jobId).some((f) => f.rule === 'does-not-pass')).toBe(true);
+  });
+  test('no task comes before what it needs', () => {
+    for (const { order } of orders)
+      order.tasks.forEach((t, i) => {
+        for (const n of t.needs) {
+          expect(place(order, n.task), `${t.id} needs ${n.task}`).toBeGreaterThanOrEqual(0);
+          expect(place(order, n.task), `${t.id} needs ${n.task}`).toBeLessThan(i);
+        }
+      });
+  });
+  test('every end of every lead is joined once, by what is in the hand for it', () => {
+    for (const { layout, jobId, order } of orders) {
+      const { leads } = benchOf(layout, jobId).assembly;
+      const joined = order.tasks.flatMap((t) => t.joins.map((e) => `${e.lead} ${e.part}`)).sort();
+      expect(joined).toEqual(leads.flatMap((l) => [`${l.id} ${l.from.part}`, `${l.id} ${l.to.part}`]).sort());
+      for (const t of order.tasks) if (t.joins.length > 0) expect(t.tool).toBe('iron');
+    }
+  });
+  test('every passage is respected for every part on every lead: one end is bare when it is threaded', () => {
+    let threaded = 0;
+    for (const { layout, jobId, order } of orders) {
+      const { assembly } = benchOf(layout, jobId);
+      for (const lead of assembly.leads) {
+        for (const passage of lead.through) {
+          const when = order.tasks.findIndex((t) => t.threads === passage);
+          expect(when, `${lead.id} through ${passage}`).toBeGreaterThanOrEqual(0);
+          const joinedBefore = [lead.from.part, lead.to.part].filter(
+            (part) =>
+              order.tasks.findIndex((t) => t.joins.some((e) => e.lead === lead.id && e.part === part)) < when,
+          );
+          expect(joinedBefore.length, `${lead.id} through ${passage}`).toBeLessThan(2);
+          threaded++;
+        }
+      }
+    }
+    expect(threaded).toBeGreaterThan(500);
+  });
+  test('a sleeve is slid on before every joint that a sleeve goes over', () => {
+    for (const { order } of orders)
+      order.tasks.forEach((t, i) => {
+        if (t.joins.length === 0 || t.id.startsWith('leads ')) return;
+        const sleeve = t.needs.find((n) => n.task.startsWith('sleeve '));
+        expect(sleeve, t.id).toBeDefined();
+        expect(place(order, sleeve!.task)).toBeLessThan(i);
+      });
+  });
+  test('every lamp is tested before it is soldered, and again before it is fixed', () => {
+    for (const { layout, jobId, order } of orders) {
+      for (const part of benchOf(layout, jobId).assembly.parts.filter(shines)) {
+        const about = (t: Task): boolean => t.lamps.includes(part.lamp!);
+        const iron = order.tasks.findIndex((t) => about(t) && t.tool === 'iron');
+        const first = order.tasks.findIndex((t) => about(t) && t.tests);
+        const fixed = order.tasks.findIndex((t) => about(t) && t.id.startsWith('fix '));
+        expect(first, part.id).toBeGreaterThanOrEqual(0);
+        if (iron >= 0) expect(first).toBeLessThan(iron);
+        const tests = order.tasks.filter(
+          (t, i) => i < fixed && t.tests && (about(t) || t.lamps.length === 0),
+        );
+        expect(tests.length, part.id).toBeGreaterThanOrEqual(3);
+      }
+    }
+  });
+  test('nothing that cannot be undone comes before a test that could still fail and does not wait for it', () => {
+    let held = 0;
+    for (const { order } of orders) {
+      const waits = (late: string, early: string, seen = new Set<string>()): boolean => {
+        const of = order.tasks[place(order, late)];
+        return of.needs.some((n) => {
+          if (n.task === early) return true;
+          if (seen.has(n.task)) return false;
+          seen.add(n.task);
+          return waits(n.task, early, seen);
+        });
+      };
+      order.tasks.forEach((final, i) => {
+        if (final.undone === 'can') return;
+        order.tasks.forEach((t, k) => {
+          const same =
+            t.lamps.length === 0 || final.lamps.length === 0 || t.lamps.some((l) => final.lamps.includes(l));
+          if (!t.tests || !same || k < i) return;
+          expect(waits(t.id, final.id), `${final.id} before ${t.id}`).toBe(true);
+          held++;
+        });
+      });
+    }
+    expect(held).toBeGreaterThan(100);
+  });
+  test('never with more changes of tool than the tasks as they were written down, and seldom with as many', () => {
+    for (const { order } of orders)
+      expect(order.cost.toolChanges).toBeLessThanOrEqual(order.plain.toolChanges);
+    const fewer = orders.filter((o) => o.order.cost.toolChanges < o.order.plain.toolChanges);
+    expect(fewer.length / orders.length).toBeGreaterThan(0.9);
+  });
+  test('a resistor too wide for its lamp’s way is joined after the lead is through', () => {
+    let late = 0;
+    for (const { layout, jobId, order } of orders) {
+      const { assembly, job } = benchOf(layout, jobId);
+      for (const part of assembly.parts) {
+        if (part.kind !== 'resistor' || part.lamp === null) continue;
+        const lead = assembly.leads.find(
+          (l) => l.through.length > 0 && [l.from.part, l.to.part].includes(part.id) && part.place === null,
+        );
+        if (!lead) continue;
+        const bores = Object.entries(job.passages).map(([id, p]) => [id, p.boreMillimetres] as const);
+        for (const [id, bore] of bores) {
+          if (!lead.through.includes(id) || resistorDiameter(part.ratedWatts) <= bore) continue;
+          const thread = order.tasks.findIndex((t) => t.threads === id);
+          const joint = order.tasks.findIndex((t) =>
+            t.joins.some((e) => e.lead === lead.id && e.part === part.id),
+          );
+          expect(joint, part.id).toBeGreaterThan(thread);
+          late++;
+        }
+      }
+    }
+    expect(late).toBeGreaterThan(20);
+  });
+});
+
+describe('worked cases, common practice, no source', () => {
+  const withJob = (layout: Layout, jobId: string, recipe: (job: Draft<AnyJob>) => void): Case => ({
+    jobId,
+    layout: change(layout, (draft) => recipe(anyJobIn(draft, jobId))).layout,
+  });
+  const before = (order: BuildOrder, a: string, b: string): void => {
+    expect(place(order, a), a).toBeGreaterThanOrEqual(0);
+    expect(place(order, b), b).toBeGreaterThan(place(order, a));
+  };
+
+  test('plug wider than the lamp hole: wires are threaded first, the plug is soldered after', () => {
+    const order = orderIn({ layout: boatTrain(), jobId: 'railcar-tern' })!;
+    before(order, 'thread end-A', 'connect decoder');
+    before(order, 'thread end-B', 'connect decoder');
+  });
+  test('a plug that is on already and wider than the hole: no order, both facts and what frees them', () => {
+    const of = withJob(boatTrain(), 'railcar-tern', (j) => {
+      j.passages['end-A'].carriesMillimetres = 5.1;
+    });
+    const made = orderOf(benchOf(of.layout, of.jobId));
+    expect(made.ok).toBe(false);
+    if (made.ok) return;
+    expect(made.collisions[0].facts.join(' ')).toMatch(/3 mm.*5\.1 mm/);
+    expect(made.collisions[0].frees.join(' ')).toMatch(/Open bore of end A to 5\.1 mm.*join it after/);
+  });
+  test('resistor wider than the bracket hole: it is fitted at the far end; where it passes, at the lamp', () => {
+    const at = (bore: number): BuildOrder =>
+      orderIn(
+        withJob(onRails('resistor-each'), vehicleId, (j) => {
+          for (const p of Object.values(j.passages)) p.boreMillimetres = bore;
+        }),
+      )!;
+    // A 1/4 W body is 2.4 mm across.
+    const circuit = at(2.3).tasks.find((t) => t.id.startsWith('resistors '))!.id;
+    before(at(2.3), 'thread end-A', circuit);
+    expect(at(2.5).tasks.some((t) => t.id.startsWith('resistors '))).toBe(false);
+    before(at(2.5), circuit.replace('resistors', 'at-lamp'), 'thread end-A');
+  });
+  test('a lamp in a lantern whose bore passes the wire alone: leads are soldered to it first, then go down', () => {
+    const order = orderIn(withJob(tug(100), displayId, (j) => void (j.passages.tube.boreMillimetres = 1.3)))!;
+    before(order, 'leads lamp-1', 'thread tube');
+    before(order, 'thread tube', 'join model');
+  });
+  test('shrink before the joint', () => {
+    const order = orderIn({ layout: boatTrain(), jobId: 'diesel-shunter' })!;
+    before(order, 'sleeve join A', 'join A');
+    before(order, 'thread end-A', 'sleeve join A');
+  });
+  test('tube threaded before the base', () => {
+    const order = orderIn({ layout: tug(100), jobId: displayId })!;
+    before(order, 'thread tube', 'base tube');
+    before(order, 'base tube', 'join model');
+  });
+  test('two leads of 0.5 mm through a drilled post take 0.5 √2.6 = 0.81 mm', () => {
+    const one = (bore: number) => {
+      const of = withJob(tug(100), displayId, (j) => {
+        Reflect.deleteProperty(j.lamps, 'lamp-2');
+        j.passages.tube.boreMillimetres = bore;
+      });
+      return orderOf(benchOf(of.layout, of.jobId));
+    };
+    expect(one(0.81).ok).toBe(true);
+    expect(one(0.8).ok).toBe(false);
+  });
+  test('drilled before it is blackened, blackened and dry before lamps are glued, dark test before glue', () => {
+    const order = orderIn({ layout: boatTrain(), jobId: 'diesel-shunter' })!;
+    const black = order.tasks.find((t) => t.id.startsWith('work black'))!;
+    const drill = order.tasks.find((t) => t.id.startsWith('work drill'))!;
+    before(order, drill.id, black.id);
+    before(order, black.id, 'dark');
+    before(order, 'dark', 'fix A');
+    expect(black.dryMinutes).toBeGreaterThan(0);
+  });
+  test('five of it on one sheet: the counts are in it', () => {
+    const order = orderIn(withJob(tug(100), displayId, (j) => void (j.progress.count = 5)))!;
+    expect(order.tasks.find((t) => t.id === 'test lamp-1')!.does).toMatch(/^Test 10 ×/);
+    expect(order.tasks.flatMap((t) => t.uses)).toEqual([
+      { from: 'resistors', ohms: 100, ratedWatts: expect.any(Number) as number, count: 5 },
+    ]);
+  });
+  test('while the resistors are in the post, lamps are tested and holes drilled, and nothing that waits for them is done', () => {
+    const { layout } = { layout: boatTrain() };
+    const order = orderIn({ layout, jobId: 'diesel-shunter' })!;
+    const missing = new Set(
+      benchOf(layout, 'diesel-shunter')
+        .assembly.parts.filter((p) => p.kind === 'resistor')
+        .map((p) => p.id),
+    );
+    const can = possibleWithout(order, missing).map((t) => t.id);
+    expect(can).toContain('test headlight-a');
+    expect(can).toContain('thread end-A');
+    expect(can).not.toContain('join A');
+    expect(can).not.toContain('try');
+  });
+});
+
+describe('tasks that wait for one another', () => {
+  const of = (id: string, ...needs: [string, string][]): Task =>
+    task({
+      id,
+      does: `Do ${id}`,
+      says: '',
+      tool: 'hands',
+      minutes: 1,
+      needs: needs.map(([on, because]) => need(on, because)),
+    });
+  test('in a ring are told by two of their reasons, and what would free them', () => {
+    const made = ordered([
+      of('a', ['c', 'the plug is on first']),
+      of('b', ['a', 'the hole is narrow']),
+      of('c', ['b', 'it hangs on it']),
+      of('d'),
+    ]);
+    expect(made.ok).toBe(false);
+    if (made.ok) return;
+    const [collision] = made.collisions;
+    expect(collision.facts).toHaveLength(2);
+    expect(new Set(collision.facts).size).toBe(2);
+    expect(collision.frees[0]).toMatch(/wait/);
+  });
+  test('one that needs what is no task is an error', () => {
+    expect(() => ordered([of('a', ['nothing', 'x'])])).toThrow(/needs “nothing”/);
+  });
+  test('drying runs while other work goes on', () => {
+    const paint = { ...of('paint'), tool: 'brush' as const, dryMinutes: 30 };
+    const glue = { ...of('glue', ['paint', 'dry']), tool: 'glue' as const };
+    const solder = { ...of('solder'), tool: 'iron' as const, minutes: 25 };
+    const made = ordered([glue, solder, paint]);
+    expect(made.ok && made.order.tasks.map((t) => t.id)).toEqual(['paint', 'solder', 'glue']);
+    expect(made.ok && made.order.cost.waitMinutes).toBe(5);
+  });
+});

@@ -1,0 +1,106 @@
+/** What is in the hand. Changing it costs time and reach. */
+export const tools = {
+  hands: 'hands',
+  tester: 'bench tester',
+  iron: 'soldering iron',
+  drill: 'drill in a pin vice',
+  file: 'needle file',
+  knife: 'knife or cutters',
+  brush: 'brush',
+  glue: 'glue',
+  supply: 'the supply it runs on',
+} as const;
+export type Tool = keyof typeof tools;
+
+/** How the model lies while it is worked on. Turning it round costs time and risks wires. */
+export const positions = {
+  bench: 'loose parts on the bench',
+  shell: 'shell upside down',
+  inside: 'open, right way up',
+  closed: 'shell on',
+} as const;
+export type Position = keyof typeof positions;
+
+/** Why care is due; told where it is due and nowhere else. */
+export const cautions = {
+  fumes:
+    'Fumes: open a window, keep your head out of the smoke. Solder may hold lead: wash your hands before you eat.',
+  plastic:
+    'Hot iron near thin plastic: solder outside the shell where you can, a wet tissue against it where you cannot.',
+  eyes: 'Eye protection: drills break and cut ends fly.',
+  cells: 'Small cells are swallowed: keep them from children, and never solder on a cell.',
+  polarity: 'An electrolytic the wrong way round bursts: the stripe and the short leg are minus.',
+  unplug: 'Off the track and unplugged before it is opened.',
+} as const;
+export type CautionName = keyof typeof cautions;
+
+/** A task that has to be done before another, and why. */
+export interface Need {
+  readonly task: string;
+  readonly because: string;
+}
+
+/** One end of a lead that is joined. */
+export interface JoinedEnd {
+  readonly lead: string;
+  readonly part: string;
+}
+
+/** Stock that is used up: a collection of the drawer, the figures that pick it, how many. */
+export type StockUse =
+  | { readonly from: 'resistors'; readonly ohms: number; readonly ratedWatts: number; readonly count: number }
+  | {
+      readonly from: 'reservoirs';
+      readonly farads: number;
+      readonly ratedVolts: number;
+      readonly count: number;
+    };
+
+/** One thing to do at the bench. */
+export interface Task {
+  /** Stable across edits: the trade, and what it is about. */
+  readonly id: string;
+  /** In a few words, as it is read aloud. */
+  readonly does: string;
+  /** How, with its figures. */
+  readonly says: string;
+  readonly tool: Tool;
+  readonly position: Position;
+  readonly minutes: number;
+  /** What has to dry before what needs it goes on. */
+  readonly dryMinutes: number;
+  readonly undone: 'can' | 'cannot';
+  /** It may fail, and says so while there is time. */
+  readonly tests: boolean;
+  /** Parts of the assembly and lamps it is about; no lamps where it is about all of them. */
+  readonly parts: readonly string[];
+  readonly lamps: readonly string[];
+  readonly joins: readonly JoinedEnd[];
+  /** The passage that is threaded. */
+  readonly threads: string | null;
+  readonly caution: CautionName | null;
+  readonly uses: readonly StockUse[];
+  readonly needs: readonly Need[];
+}
+
+const blank = {
+  position: 'bench',
+  dryMinutes: 0,
+  undone: 'can',
+  tests: false,
+  parts: [],
+  lamps: [],
+  joins: [],
+  threads: null,
+  caution: null,
+  uses: [],
+  needs: [],
+} as const satisfies Partial<Task>;
+
+/** A task of loose parts on the bench that can be undone, unless it says more. */
+export const task = (of: Pick<Task, 'id' | 'does' | 'says' | 'tool' | 'minutes'> & Partial<Task>): Task => ({
+  ...blank,
+  ...of,
+});
+
+export const need = (of: string, because: string): Need => ({ task: of, because });
