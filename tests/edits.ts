@@ -53,6 +53,7 @@ export function randomEdit(layout: Layout, random: () => number): RandomEdit {
           ratedWatts: 0.25,
           count: 10,
           price: 0.1,
+          kept: '',
         };
       },
     }),

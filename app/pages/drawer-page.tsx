@@ -93,6 +93,7 @@ function Resistors({ layout }: SectionProps) {
                 ratedWatts: resistorBodies[1].watts,
                 count: 10,
                 price: 0.05,
+                kept: '',
               };
             })
           }
@@ -163,6 +164,7 @@ function Reservoirs({ layout }: SectionProps) {
                 ratedVolts: volts,
                 count: 1,
                 price: 0.4,
+                kept: '',
               };
             })
           }

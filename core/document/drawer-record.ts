@@ -3,6 +3,9 @@ import { z } from 'zod';
 const count = z.number().int().min(0).max(100_000);
 const price = z.number().min(0).max(10_000);
 
+/** Where it is kept: "third drawer, left". */
+const kept = z.string().max(60);
+
 /** Resistors a person owns. */
 export const resistorStock = z.looseObject({
   order: z.number(),
@@ -10,6 +13,7 @@ export const resistorStock = z.looseObject({
   ratedWatts: z.number().min(0.01).max(50),
   count,
   price,
+  kept,
 });
 
 /** Reservoir capacitors a person owns. */
@@ -19,6 +23,17 @@ export const reservoirStock = z.looseObject({
   ratedVolts: z.number().min(1).max(500),
   count,
   price,
+  kept,
+});
+
+/** Everything else a person owns, by the key of its sort (`lamp:white-warm`, `wire:decoder:red`): pieces, wire in metres. */
+export const sundryStock = z.looseObject({
+  order: z.number(),
+  key: z.string().min(1).max(80),
+  name: z.string().min(1).max(80),
+  count: z.number().min(0).max(100_000),
+  price,
+  kept,
 });
 
 /** A lamp type of one's own, from readings on the bench. */
@@ -39,6 +54,7 @@ export const ownLamp = z.looseObject({
 export const drawerRecord = z.looseObject({
   resistors: z.record(z.string(), resistorStock),
   reservoirs: z.record(z.string(), reservoirStock),
+  sundries: z.record(z.string(), sundryStock),
   lamps: z.record(z.string(), ownLamp),
   /** What the person tests with: battery volts and the resistor in its lead. */
   tester: z.looseObject({ volts: z.number().min(1).max(24), ohms: z.number().min(1).max(100_000) }),

@@ -13,6 +13,6 @@ export function emptyLayout(name: string): Layout {
     jobs: {},
     trains: {},
     lampSets: {},
-    drawer: { resistors: {}, reservoirs: {}, lamps: {}, tester: { ...USUAL_TESTER } },
+    drawer: { resistors: {}, reservoirs: {}, sundries: {}, lamps: {}, tester: { ...USUAL_TESTER } },
   };
 }

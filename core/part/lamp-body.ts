@@ -12,6 +12,8 @@ export interface LampBody {
   readonly flangeMillimetres: number;
   /** Diameter of its two leads as they leave, insulation included. */
   readonly leadMillimetres: number;
+  /** Share bought over what is needed, for those that die under the iron: the smaller, the more (common practice, no source). */
+  readonly spareShare: number;
 }
 
 const magnetWire = 0.15;
@@ -20,6 +22,7 @@ const magnetWire = 0.15;
 export const lampBodies = {
   'tower-2': {
     id: 'tower-2',
+    spareShare: 0.05,
     name: '2 mm tower',
     lensMillimetres: 2,
     bodyMillimetres: 2,
@@ -29,6 +32,7 @@ export const lampBodies = {
   },
   'round-3': {
     id: 'round-3',
+    spareShare: 0.05,
     name: '3 mm round',
     lensMillimetres: 3,
     bodyMillimetres: 3,
@@ -38,6 +42,7 @@ export const lampBodies = {
   },
   'chip-0402': {
     id: 'chip-0402',
+    spareShare: 0.2,
     name: 'Chip 0402 on magnet wire',
     lensMillimetres: 0.5,
     bodyMillimetres: 1.1,
@@ -47,6 +52,7 @@ export const lampBodies = {
   },
   'chip-0603': {
     id: 'chip-0603',
+    spareShare: 0.15,
     name: 'Chip 0603 on magnet wire',
     lensMillimetres: 0.8,
     bodyMillimetres: 1.8,
@@ -56,6 +62,7 @@ export const lampBodies = {
   },
   'chip-0805': {
     id: 'chip-0805',
+    spareShare: 0.1,
     name: 'Chip 0805 on magnet wire',
     lensMillimetres: 1.25,
     bodyMillimetres: 2.3,
@@ -65,6 +72,7 @@ export const lampBodies = {
   },
   bulb: {
     id: 'bulb',
+    spareShare: 0.05,
     name: 'Grain-of-wheat bulb',
     lensMillimetres: 2.4,
     bodyMillimetres: 2.4,

@@ -57,7 +57,8 @@ describe('colour bands (IEC 60062)', () => {
     expect(ohmsOf(['orange', 'orange', 'violet', 'brown', 'brown'])).toEqual({ ohms: 3370, tolerance: 0.01 });
   });
   test('what the code cannot say is refused', () => {
-    expect(() => bandsOf(4711)).toThrow(/four bands/);
+    expect(() => bandsOf(4711)).toThrow(/bands cannot say/);
+    expect(() => bandsOf(471, 0.05, 4)).toThrow(/4 bands/);
     expect(() => ohmsOf(['gold', 'black', 'red', 'gold'])).toThrow(/not figures/);
     expect(() => ohmsOf(['red', 'black', 'red', 'black'])).toThrow(/not a tolerance/);
     expect(bandColours).toHaveLength(12);

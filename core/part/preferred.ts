@@ -58,3 +58,6 @@ export function nearestPair(ohms: number): ResistorPair {
   }
   return best!;
 }
+
+/** The preferred values of one decade, 10 to below 100 (IEC 60063). */
+export const preferredIn = (series: SeriesName): readonly number[] => decades[series];

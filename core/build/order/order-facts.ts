@@ -1,3 +1,4 @@
+import type { LampBodyName } from '../../part/lamp-body';
 import type { Layout } from '../../document/layout';
 import type { Tool } from './task';
 
@@ -40,6 +41,8 @@ export interface OrderFacts<J> {
   placeName(place: string): string;
   /** Whether a lamp comes without leads of its own. */
   bare(job: J, lampId: string): boolean;
+  /** The body a lamp comes in, where the kind knows it. */
+  lampBody(job: J, lampId: string): LampBodyName | null;
   /** Wires that have to move with something when it runs. */
   slack(job: J): string | null;
   /** Its shell is so thin that an iron goes through and light does too. */

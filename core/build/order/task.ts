@@ -46,15 +46,11 @@ export interface JoinedEnd {
   readonly part: string;
 }
 
-/** Stock that is used up: a collection of the drawer, the figures that pick it, how many. */
-export type StockUse =
-  | { readonly from: 'resistors'; readonly ohms: number; readonly ratedWatts: number; readonly count: number }
-  | {
-      readonly from: 'reservoirs';
-      readonly farads: number;
-      readonly ratedVolts: number;
-      readonly count: number;
-    };
+/** Stock that is used up, by the key of its sort, and how many. */
+export interface StockUse {
+  readonly key: string;
+  readonly count: number;
+}
 
 /** One thing to do at the bench. */
 export interface Task {

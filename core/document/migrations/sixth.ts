@@ -5,7 +5,7 @@ import { resistorBodies } from '../../part/resistor';
 import { usualPassage, type PassageRecord } from '../passage-record';
 import { noProgress } from '../progress-record';
 import { usualWires } from '../usual-wires';
-import { entries, isPlain, jobsNext, type Plain } from './plain';
+import { entries, isPlain, jobsNext, mapped, type Plain } from './plain';
 
 /** The passages a kind's leads went through before they were written down. */
 function passagesSixth(job: Plain): Plain {
@@ -52,5 +52,21 @@ function jobSixth(job: Plain): Plain {
   };
 }
 
-/** Version 6: what leads go through and the wire they are, for every kind; how far the building is. */
-export const toSixth = (old: Plain): Plain => ({ ...old, version: 6, jobs: jobsNext(old, jobSixth) });
+/** Stock knows where it is kept, and the drawer holds more than resistors and reservoirs. */
+const drawerSixth = (drawer: unknown): unknown =>
+  isPlain(drawer)
+    ? {
+        sundries: {},
+        ...drawer,
+        resistors: mapped(drawer.resistors, (r) => ({ kept: '', ...r })),
+        reservoirs: mapped(drawer.reservoirs, (r) => ({ kept: '', ...r })),
+      }
+    : drawer;
+
+/** Version 6: what leads go through and the wire they are, for every kind; how far the building is; a larger drawer. */
+export const toSixth = (old: Plain): Plain => ({
+  ...old,
+  version: 6,
+  drawer: drawerSixth(old.drawer),
+  jobs: jobsNext(old, jobSixth),
+});

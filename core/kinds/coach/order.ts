@@ -80,6 +80,7 @@ export const coachOrder: OrderFacts<CoachRecord> = {
     const { part } = job.lamps[lampId];
     return !Object.hasOwn(bulbs, part) && !(Object.hasOwn(leds, part) && leds[part].form === 'fairy');
   },
+  lampBody: () => null,
   slack: ({ fit }) =>
     fit.opening.hinge === 'none'
       ? 'Leave a loop as long as the coach is high, so that the roof lies beside it.'

@@ -17,6 +17,7 @@ export const displayModelOrder: OrderFacts<DisplayModelRecord> = {
   }),
   placeName: (place) => `the ${place}`,
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
+  lampBody: () => null,
   slack: () => 'Leave a loop in the stand, so that the model lifts off it.',
   thinShell: () => true,
 };

@@ -140,6 +140,7 @@ export const locomotiveOrder: OrderFacts<LocomotiveRecord> = {
         },
   placeName: (place) => (place === 'inside' ? 'the inside' : `end ${place}`),
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
+  lampBody: (job, lampId) => job.lamps[lampId].body,
   slack: () =>
     'Leave slack where bogies (trucks) swing: turn them to both stops before you tie anything down.',
   thinShell: (job) => job.body.shell === 'thin-plastic',

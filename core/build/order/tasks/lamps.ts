@@ -1,3 +1,4 @@
+import { usesOf } from '../../lists/stock';
 import { times, type Making, type Lot } from '../making';
 import { need, task, type Task } from '../task';
 import { formatQuantity, inSentence } from '../../../quantity/format';
@@ -58,6 +59,8 @@ export function lampTasks(making: Making, ends: Ends): Task[] {
         tool: 'tester',
         minutes: TOUCH * many,
         tests: true,
+        // What gets no leads of ours is taken out when it is tested.
+        uses: joins.length > 0 ? [] : usesOf(lot.parts, making.count),
       }),
     ];
     if (joins.length > 0)
@@ -75,6 +78,7 @@ export function lampTasks(making: Making, ends: Ends): Task[] {
           minutes: JOINTS * many,
           caution: 'fumes',
           joins,
+          uses: usesOf(lot.parts, making.count),
           needs: [need(`test ${lot.id}`, 'a dead lamp is found before it is soldered')],
         }),
         task({

@@ -6,9 +6,10 @@ import { formatQuantity, inSentence, shortOhms } from '../../../quantity/format'
 import { wattsName } from '../../../part/resistor';
 import { supplyKind } from '../../../supply';
 import { bandWords } from '../../../part/colour-bands';
+import { usesOf } from '../../lists/stock';
 import { groupOf, nearAndFar, type Ends } from '../ends';
 import { times, type Making } from '../making';
-import { need, task, type Need, type StockUse, type Task } from '../task';
+import { need, task, type Need, type Task } from '../task';
 
 /** Minutes for a joint, to slide on a sleeve, to thread a lead (common practice, no source). */
 const JOINT = 1.5;
@@ -19,33 +20,17 @@ const SLEEVES_ON_BENCH = 'sleeve bench';
 
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 2 });
 
-/** What a part takes out of the drawer. */
-function usesOf(parts: readonly Part[], count: number): StockUse[] {
-  const uses: StockUse[] = [];
+/** "3 × 1k 1/4 W (brown black red gold)", for every value among some parts. */
+function resistorWords(parts: readonly Part[], count: number): string {
+  const values = new Map<string, { ohms: number; ratedWatts: number; many: number }>();
   for (const part of parts) {
-    if (part.kind === 'resistor') {
-      const { ohms, ratedWatts } = part;
-      const same = uses.findIndex(
-        (u) => u.from === 'resistors' && u.ohms === ohms && u.ratedWatts === ratedWatts,
-      );
-      if (same < 0) uses.push({ from: 'resistors', ohms, ratedWatts, count });
-      else uses[same] = { ...uses[same], count: uses[same].count + count };
-    } else if (part.kind === 'electrolytic') {
-      const { farads, ratedVolts } = part;
-      uses.push({ from: 'reservoirs', farads, ratedVolts, count });
-    }
+    if (part.kind !== 'resistor') continue;
+    const { ohms, ratedWatts } = part;
+    const key = `${ohms} ${ratedWatts}`;
+    values.set(key, { ohms, ratedWatts, many: (values.get(key)?.many ?? 0) + count });
   }
-  return uses;
-}
-
-/** "3 × 1k 1/4 W (brown black red gold)", for every value. */
-function resistorWords(uses: readonly StockUse[]): string {
-  return uses
-    .flatMap((u) =>
-      u.from === 'resistors'
-        ? [`${times(u.count)}${shortOhms(u.ohms)} ${wattsName(u.ratedWatts)} (${bandWords(u.ohms)})`]
-        : [],
-    )
+  return [...values.values()]
+    .map((v) => `${times(v.many)}${shortOhms(v.ohms)} ${wattsName(v.ratedWatts)} (${bandWords(v.ohms)})`)
     .join(', ');
 }
 
@@ -136,23 +121,20 @@ export function wiringTasks(making: Making, ends: Ends): Task[] {
     const parts = partsIn(id);
     const name = after(id);
     if (id.startsWith('at-lamp ')) {
-      const uses = usesOf(parts, count);
+      const own = parts.filter((p) => p.kind === 'resistor');
       joint(id, {
         does: `Solder the resistors of ${bench.job.circuits[name].name} to their lamps`,
-        says: `${resistorWords(uses)}. Tin both first.`,
-        uses,
+        says: `${resistorWords(own, count)}. Tin both first.`,
+        uses: usesOf(own, count),
         needs: lotsOf(parts),
       });
     } else if (id.startsWith('resistors ')) {
-      const uses = usesOf(
-        parts.filter((p) => p.kind === 'resistor' && p.circuit === name && p.lamp !== null),
-        count,
-      );
+      const own = parts.filter((p) => p.kind === 'resistor' && p.circuit === name && p.lamp !== null);
       joint(id, {
         does: `Solder the resistors of ${bench.job.circuits[name].name} at the far ends`,
-        says: `${resistorWords(uses)}. Their bodies do not go through; either lead will do.`,
+        says: `${resistorWords(own, count)}. Their bodies do not go through; either lead will do.`,
         position: 'inside',
-        uses,
+        uses: usesOf(own, count),
       });
     } else if (id.startsWith('along '))
       joint(id, {

@@ -1,0 +1,109 @@
+import { orderFactsOf } from '../../kinds/orders';
+import { lampBodies } from '../../part/lamp-body';
+import { supplyKind } from '../../supply';
+import { shines } from '../../assembly/assembly';
+import { benchOf } from '../../study/bench';
+import { priceOf } from '../../study/bill';
+import { wiringTable } from '../wiring-table';
+import { piecesOf, shrinkSort, sortOf, wireSort } from './stock';
+import type { Layout } from '../../document/layout';
+import type { WireName } from '../../part/wire';
+
+/** So much of a sort that jobs need: pieces, wire and sleeves in metres. */
+export interface NeedOf {
+  readonly key: string;
+  readonly name: string;
+  readonly count: number;
+  /** Bought over what is needed. */
+  readonly spares: number;
+  readonly priceEach: number;
+  /** Lengths to be cut, in millimetres; none for what is counted in pieces. */
+  readonly pieces: readonly number[];
+}
+
+/** A sleeve over a joint, and what a metre of it costs (common practice, no source). */
+const SLEEVE_MILLIMETRES = 8;
+const SLEEVE_PRICE = 1.2;
+/** A lamp of no known body is taken for a small chip's like. */
+const USUAL_SPARES = 0.1;
+
+/**
+ * What jobs need, each sort once: their parts, their wire by sort and colour, a sleeve for each joint
+ * in a wire; times as many as one sheet builds.
+ * @throws RangeError when the layout has no such job
+ */
+export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
+  const needs = new Map<string, { -readonly [K in keyof NeedOf]: NeedOf[K] }>();
+  const add = (
+    of: Pick<NeedOf, 'key' | 'name' | 'priceEach'>,
+    count: number,
+    spares: number,
+    pieces: number[],
+  ): void => {
+    const known = needs.get(of.key) ?? { ...of, count: 0, spares: 0, pieces: [] };
+    needs.set(of.key, {
+      ...known,
+      count: known.count + count,
+      spares: known.spares + spares,
+      pieces: [...known.pieces, ...pieces],
+    });
+  };
+  for (const jobId of jobIds) {
+    const bench = benchOf(layout, jobId);
+    const { job, assembly, supply } = bench;
+    const facts = orderFactsOf(job.kind);
+    const times = job.progress.count;
+    for (const part of assembly.parts) {
+      const sort = sortOf(part);
+      if (!sort) continue;
+      const body = shines(part) ? facts.lampBody(job, part.lamp!) : null;
+      const share = shines(part) ? (body ? lampBodies[body].spareShare : USUAL_SPARES) : 0;
+      const pieces = piecesOf(part);
+      add(
+        { ...sort, priceEach: priceOf(part, layout, supply) / pieces },
+        times * pieces,
+        share * times * pieces,
+        [],
+      );
+    }
+    let sleeves = 0;
+    for (const row of wiringTable(bench)) {
+      sleeves += times * 2;
+      if (row.direct) continue;
+      const { id, reelMillimetres, reelPrice } = row.wire;
+      const cut = Array.from({ length: times }, () => row.cutMillimetres);
+      add(
+        { ...wireSort(id as WireName, row.sold), priceEach: (1000 * reelPrice) / reelMillimetres },
+        (times * row.cutMillimetres) / 1000,
+        0,
+        cut,
+      );
+    }
+    if (sleeves > 0)
+      add({ ...shrinkSort, priceEach: SLEEVE_PRICE }, (sleeves * SLEEVE_MILLIMETRES) / 1000, 0, []);
+  }
+  return [...needs.values()]
+    .map((n) => ({ ...n, spares: Math.ceil(n.spares - 1e-9) }))
+    .sort((a, b) => (a.key < b.key ? -1 : 1));
+}
+
+/** How many lamps jobs light, and how many of them there are. */
+export function builtOf(
+  layout: Layout,
+  jobIds: readonly string[],
+): { readonly lamps: number; readonly jobs: number } {
+  return jobIds.reduce(
+    (sum, id) => {
+      const { lamps, progress } = layout.jobs[id];
+      return {
+        lamps: sum.lamps + progress.count * Object.keys(lamps).length,
+        jobs: sum.jobs + progress.count,
+      };
+    },
+    { lamps: 0, jobs: 0 },
+  );
+}
+
+/** Jobs fed from a track, that one calls vehicles. */
+export const areVehicles = (layout: Layout, jobIds: readonly string[]): boolean =>
+  jobIds.every((id) => supplyKind(layout.supplies[layout.jobs[id].supplyId]).onTrack);

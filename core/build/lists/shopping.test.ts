@@ -1,0 +1,129 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { displayId, tug } from '../../../tests/display-models';
+import { boatTrain } from '../../../tests/generated';
+import { generatedJobs, generatedKinds } from '../../../tests/kinds';
+import { benchOf } from '../../study/bench';
+import { costOf } from '../../study/bill';
+import { change } from '../../document/patch';
+import { needsOf } from './needs';
+import { packSizeOf, priceFor, shoppingList } from './shopping';
+import { ownedOf } from './stock';
+import type { Layout } from '../../document/layout';
+
+const counted = (layout: Layout, id: string, count: number): Layout =>
+  change(layout, (draft) => void (draft.jobs[id].progress.count = count)).layout;
+
+describe('what jobs need', () => {
+  const ids = Object.keys(boatTrain().jobs);
+  test('counts and prices add up across jobs', () => {
+    const sum = new Map<string, { count: number; worth: number }>();
+    for (const id of ids)
+      for (const n of needsOf(boatTrain(), [id])) {
+        const known = sum.get(n.key) ?? { count: 0, worth: 0 };
+        sum.set(n.key, { count: known.count + n.count, worth: known.worth + n.count * n.priceEach });
+      }
+    const all = needsOf(boatTrain(), ids);
+    expect(all.map((n) => n.key)).toEqual([...sum.keys()].sort());
+    for (const n of all) expect(n.count, n.key).toBeCloseTo(sum.get(n.key)!.count, 9);
+  });
+  test('five of a job need five times as much', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(...generatedKinds.map((k) => generatedJobs[k])),
+        fc.integer({ min: 2, max: 7 }),
+        ({ layout, jobId }, times) => {
+          const one = needsOf(counted(layout, jobId, 1), [jobId]);
+          const many = needsOf(counted(layout, jobId, times), [jobId]);
+          expect(many.map((n) => n.key)).toEqual(one.map((n) => n.key));
+          many.forEach((n, i) => {
+            expect(n.count).toBeCloseTo(times * one[i].count, 9);
+            expect(n.pieces).toHaveLength(times * one[i].pieces.length);
+          });
+        },
+      ),
+      { numRuns: 60, seed: 8 },
+    );
+  });
+  test('its parts cost what the bill of the job says', () => {
+    for (const id of ids) {
+      const { assembly, supply, layout } = benchOf(boatTrain(), id);
+      const parts = needsOf(layout, [id])
+        .filter((n) => !n.key.startsWith('wire:') && n.key !== 'shrink')
+        .reduce((sum, n) => sum + n.count * n.priceEach, 0);
+      const cells =
+        supply.kind === 'cell'
+          ? costOf({ ...assembly, parts: assembly.parts.filter((p) => p.kind === 'rails') }, layout, supply)
+          : 0;
+      expect(parts, id).toBeCloseTo(costOf(assembly, layout, supply) - cells, 6);
+    }
+  });
+  test('the smaller the lamp the more spares: a fifth of 0402 chips, a twentieth of 3 mm ones (common practice, no source)', () => {
+    const of = (body: string): number => {
+      const layout = change(counted(boatTrain(), 'diesel-shunter', 10), (draft) => {
+        for (const l of Object.values(draft.jobs['diesel-shunter'].lamps)) Object.assign(l, { body });
+      }).layout;
+      const red = needsOf(layout, ['diesel-shunter']).find((n) => n.key === 'lamp:red')!;
+      return red.spares / red.count;
+    };
+    expect(of('chip-0402')).toBeCloseTo(0.2, 2);
+    expect(of('round-3')).toBeCloseTo(0.05, 2);
+  });
+});
+
+describe('a shopping list', () => {
+  const ids = Object.keys(boatTrain().jobs);
+  test('is short of nothing: owned and bought cover needed and spares, and one pack less would not', () => {
+    for (const chosen of [ids, ids.slice(0, 3), [ids[4]]]) {
+      for (const l of shoppingList(boatTrain(), chosen).lines) {
+        const wanted = l.count + l.spares;
+        expect(l.owned + l.packs * l.packSize, l.key).toBeGreaterThanOrEqual(wanted - 1e-9);
+        if (l.packs > 0) expect(l.owned + (l.packs - 1) * l.packSize, l.key).toBeLessThan(wanted);
+        expect(l.packSize).toBe(packSizeOf(l.key));
+        expect(l.owned).toBe(ownedOf(boatTrain(), l.key));
+      }
+    }
+  });
+  test('its total is its lines and the post; what is all in the drawer costs nothing', () => {
+    const list = shoppingList(boatTrain(), ids);
+    expect(list.partsPrice).toBeCloseTo(
+      list.lines.reduce((s, l) => s + l.price, 0),
+      6,
+    );
+    expect(list.total).toBeCloseTo(list.partsPrice + list.deliveryPrice, 6);
+    const stocked = change(tug(100), (draft) => {
+      needsOf(tug(100), [displayId]).forEach((n, i) => {
+        const [sort, a, b] = n.key.split(':');
+        if (sort === 'resistor')
+          draft.drawer.resistors[n.key] = {
+            order: i,
+            ohms: Number(a),
+            ratedWatts: Number(b),
+            count: 99,
+            price: 0.1,
+            kept: 'tin',
+          };
+        else
+          draft.drawer.sundries[n.key] = {
+            order: i,
+            key: n.key,
+            name: n.name,
+            count: 99,
+            price: 0.1,
+            kept: 'tin',
+          };
+      });
+    }).layout;
+    const none = shoppingList(stocked, [displayId]);
+    expect(none.total).toBe(0);
+    expect(none.lines.every((l) => l.kept === 'tin')).toBe(true);
+    expect(none.perLamp).toBeGreaterThan(0);
+  });
+  test('a larger quantity never costs less than a smaller one and each never more', () => {
+    for (let n = 1; n < 150; n++) {
+      expect(priceFor(1, n + 1)).toBeGreaterThanOrEqual(priceFor(1, n) - 1e-12);
+      expect(priceFor(1, n) / n).toBeLessThanOrEqual(1);
+    }
+    expect(priceFor(1, 100)).toBeCloseTo(75, 9);
+  });
+});

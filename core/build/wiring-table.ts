@@ -1,0 +1,134 @@
+import { wireOfLead } from '../assembly/passing';
+import { wiringOf } from '../kinds/wirings';
+import { standardColour } from '../part/plug';
+import { inSentence } from '../quantity/format';
+import { wireRoleNames } from '../document/wire-legend';
+import type { Spot } from '../assembly/laying';
+import type { Lead, Part, Terminal } from '../assembly/assembly';
+import type { Bench } from '../study/bench';
+import type { WireColour } from '../part/wire-colour';
+import type { WirePart } from '../part/wire';
+
+/** What a terminal is, of what keeps its sides. */
+export type Polarity = '+' | '−' | '~';
+
+/** A lead of a job as a line of the sheet. */
+export interface WiringRow {
+  readonly lead: string;
+  /** Its label, on both its ends. */
+  readonly label: string;
+  readonly from: string;
+  readonly to: string;
+  readonly fromPolarity: Polarity;
+  readonly toPolarity: Polarity;
+  readonly wire: WirePart;
+  /** As it is laid; `sold` is what it gets where the wire does not come in that colour. */
+  readonly colour: WireColour;
+  readonly sold: WireColour;
+  /** Leg to leg or on one board: no wire is cut for it. */
+  readonly direct: boolean;
+  /** Its way, with what moves; and what to cut, so that it can be shortened later. */
+  readonly runMillimetres: number;
+  readonly cutMillimetres: number;
+  readonly through: readonly string[];
+  readonly means: string;
+}
+
+/** Wire over the straight way: bends, and room to move (common practice, no source). */
+const SLACK_SHARE = 0.1;
+const SLACK = 10;
+/** Cut long by this much, to be shortened later, and to whole lengths of this. */
+const CUT_LONG = 30;
+const STEP = 5;
+
+const words: Readonly<Record<string, string>> = {
+  anode: 'long leg, anode',
+  cathode: 'flat, cathode',
+  plus: 'plus',
+  minus: 'minus, stripe',
+  one: 'one end',
+  two: 'other end',
+  in: 'in',
+  out: 'out',
+  common: 'common',
+  right: 'right rail',
+  left: 'left rail',
+  red: 'red',
+  black: 'black',
+  orange: 'orange',
+  grey: 'grey',
+  blue: 'blue, common positive',
+};
+
+/** A terminal in words. */
+export function terminalWords(part: Part, terminal: string): string {
+  if (part.kind === 'decoder' && terminal.startsWith('out'))
+    return `output ${terminal.slice(3)}${standardColour(terminal as `out${number}`) ? `, ${standardColour(terminal as `out${number}`)}` : ''}`;
+  if (part.kind === 'diode') return terminal === 'cathode' ? 'band, cathode' : 'anode';
+  if (part.kind === 'bridge' && (terminal === 'right' || terminal === 'left')) return '~';
+  if (part.kind === 'bridge') return terminal === 'plus' ? '+' : '−';
+  return words[terminal] ?? terminal;
+}
+
+function polarity(part: Part, terminal: string, lead: Lead): Polarity {
+  if (part.kind === 'lamp' && part.second) return '~';
+  if (terminal === 'anode' || terminal === 'plus' || terminal === 'blue') return '+';
+  if (terminal === 'cathode' || terminal === 'minus' || terminal === 'common') return '−';
+  if (lead.role === 'plus') return '+';
+  return lead.role === 'minus' ? '−' : '~';
+}
+
+/** A colour the wire comes in, one for each meaning: red towards plus, green back, lacquered where both are taken. */
+export function soldColour(wire: WirePart, lead: Lead): WireColour {
+  if (!wire.colours || wire.colours.includes(lead.colour)) return lead.colour;
+  const code =
+    lead.role === 'plus' || lead.role === 'right' ? 'red' : lead.role === 'lamp' ? 'lacquered' : 'green';
+  return wire.colours.includes(code) ? code : wire.colours[0];
+}
+
+/**
+ * Every lead of a job: from where to where, of which wire, how long. A way is the sum of its three
+ * directions, as wires are led along edges, with what passages are long.
+ */
+export function wiringTable({ assembly, job }: Pick<Bench, 'assembly' | 'job'>): WiringRow[] {
+  const wiring = wiringOf(job.kind);
+  const byId = new Map(assembly.parts.map((p) => [p.id, p]));
+  const hub = wiring.hubOf(job);
+  const spotOf = (part: Part): Spot =>
+    part.place !== null && part.lamp !== null
+      ? wiring.spotOf(job, part.lamp)
+      : part.kind === 'rails'
+        ? { ...hub, height: 0 }
+        : hub;
+  return assembly.leads.map((lead, i) => {
+    const end = (t: Terminal): { part: Part; terminal: string; spot: Spot } => {
+      const part = byId.get(t.part)!;
+      return { part, terminal: t.terminal, spot: spotOf(part) };
+    };
+    const [from, to] = [end(lead.from), end(lead.to)];
+    const way =
+      Math.abs(from.spot.along - to.spot.along) +
+      Math.abs(from.spot.across - to.spot.across) +
+      Math.abs(from.spot.height - to.spot.height);
+    const direct = way === 0 && lead.through.length === 0;
+    const passed = lead.through.reduce((sum, id) => sum + job.passages[id].lengthMillimetres, 0);
+    const run = direct ? 0 : (way + passed) * (1 + SLACK_SHARE) + SLACK;
+    const wire = wireOfLead(job, lead);
+    return {
+      lead: lead.id,
+      label: String(i + 1),
+      from: `${from.part.label}, ${terminalWords(from.part, from.terminal)}`,
+      to: `${to.part.label}, ${terminalWords(to.part, to.terminal)}`,
+      fromPolarity: polarity(from.part, from.terminal, lead),
+      toPolarity: polarity(to.part, to.terminal, lead),
+      wire,
+      colour: lead.colour,
+      sold: soldColour(wire, lead),
+      direct,
+      runMillimetres: Math.round(run),
+      cutMillimetres: direct ? 0 : Math.ceil((run + CUT_LONG) / STEP) * STEP,
+      through: lead.through.map((id) => inSentence(job.passages[id].name)),
+      means: wireRoleNames[lead.role],
+    };
+  });
+}
