@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { displayId, tug } from '../../tests/display-models';
+import { boatTrain } from '../../tests/generated';
+import { complaintsOf } from '../document/sound';
+import { change } from '../document/patch';
+import { benchOf } from '../study/bench';
+import { orderOf } from './order/order';
+import { keptOf, nextTask, tick, writeNote } from './progress';
+import type { Layout } from '../document/layout';
+import type { Task } from './order/task';
+
+const tasksIn = (layout: Layout, id: string): readonly Task[] => {
+  const made = orderOf(benchOf(layout, id));
+  if (!made.ok) throw new Error('no order');
+  return made.order.tasks;
+};
+const owned = (layout: Layout): unknown => {
+  const { resistors, reservoirs, sundries } = layout.drawer;
+  return { resistors, reservoirs, sundries };
+};
+const id = 'diesel-shunter';
+
+describe('ticking tasks', () => {
+  const layout = change(boatTrain(), (draft) => {
+    draft.drawer.sundries.whites = {
+      order: 1,
+      key: 'lamp:white-warm',
+      name: 'Whites',
+      count: 3,
+      price: 0.2,
+      kept: '',
+    };
+  }).layout;
+  const tasks = tasksIn(layout, id);
+  const uses = tasks.filter((t) => t.uses.length > 0);
+
+  test('takes what a task uses out of the drawer, as far as it is there', () => {
+    expect(uses.length).toBeGreaterThan(1);
+    const lamps = uses.find((t) => t.uses.some((u) => u.key === 'lamp:white-warm'))!;
+    const wanted = lamps.uses.find((u) => u.key === 'lamp:white-warm')!.count;
+    const done = change(layout, (draft) => tick(draft, id, lamps, true)).layout;
+    expect(done.drawer.sundries.whites.count).toBe(Math.max(0, 3 - wanted));
+    expect(keptOf(done.jobs[id].progress, lamps.id).taken).toContainEqual({
+      from: 'sundries',
+      id: 'whites',
+      count: Math.min(3, wanted),
+    });
+    expect(complaintsOf(done)).toEqual([]);
+  });
+  test('unticked, exactly what was taken comes back, in whatever order', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(tasks.length - 1), { maxLength: 40 }), (presses) => {
+        let at = layout;
+        const press = (t: Task): void => {
+          const done = keptOf(at.jobs[id].progress, t.id).done;
+          at = change(at, (draft) => tick(draft, id, t, !done)).layout;
+        };
+        for (const p of presses) press(tasks[p]);
+        for (const s of Object.values(at.drawer.resistors)) expect(s.count).toBeGreaterThanOrEqual(0);
+        for (const t of tasks) if (keptOf(at.jobs[id].progress, t.id).done) press(t);
+        expect(owned(at)).toEqual(owned(layout));
+        expect(at.jobs[id].progress).toEqual(layout.jobs[id].progress);
+      }),
+      { numRuns: 60, seed: 9 },
+    );
+  });
+  test('ticked twice it takes once; stock that has gone meanwhile is not made up', () => {
+    const [first] = uses;
+    const once = change(layout, (draft) => tick(draft, id, first, true)).layout;
+    expect(change(once, (draft) => tick(draft, id, first, true)).patches).toEqual([]);
+    const gone = change(once, (draft) => void (draft.drawer.sundries = {})).layout;
+    const back = change(gone, (draft) => tick(draft, id, first, false)).layout;
+    expect(back.drawer.sundries).toEqual({});
+  });
+  test('a note stays with its task, done or not; what says nothing is not kept', () => {
+    const noted = change(layout, (draft) => writeNote(draft, id, tasks[0].id, 'clip broke')).layout;
+    expect(keptOf(noted.jobs[id].progress, tasks[0].id)).toEqual({
+      done: false,
+      note: 'clip broke',
+      taken: [],
+    });
+    const empty = change(noted, (draft) => writeNote(draft, id, tasks[0].id, '')).layout;
+    expect(empty.jobs[id].progress.tasks).toEqual({});
+  });
+  test('the next task is the first that is not done', () => {
+    let at: Layout = tug(100);
+    const all = tasksIn(at, displayId);
+    for (const t of all) {
+      expect(nextTask(all, at.jobs[displayId].progress)).toBe(t);
+      at = change(at, (draft) => tick(draft, displayId, t, true)).layout;
+    }
+    expect(nextTask(all, at.jobs[displayId].progress)).toBeNull();
+  });
+});
