@@ -11,6 +11,10 @@ const commands: Readonly<Record<string, Command>> = {
   solve: { usage: 'hazel solve FILE.hazel.json', load: () => import('./solve') },
   check: { usage: 'hazel check FILE.hazel.json', load: () => import('./check') },
   schema: { usage: 'hazel schema', load: () => import('./schema') },
+  sheet: {
+    usage: 'hazel sheet FILE.hazel.json --job ID [--html] [--proof]',
+    load: () => import('./sheet'),
+  },
   netlist: { usage: 'hazel netlist FILE.hazel.json --job ID', load: () => import('./netlist') },
 };
 

@@ -1,27 +1,18 @@
-import { bandsOf, type BandColour } from '../../core/part/colour-bands';
+import { bandPaint, bandsOf, figuresOf, type BandColour } from '../../core/part/colour-bands';
 
-const paint: Readonly<Record<BandColour, string>> = {
-  black: '#1b1b1b',
-  brown: '#6b3f1f',
-  red: '#c5301f',
-  orange: '#e27a1e',
-  yellow: '#e8c21f',
-  green: '#2f8a4b',
-  blue: '#2a5fa8',
-  violet: '#7a4a9e',
-  grey: '#8a8f8f',
-  white: '#f4f4f0',
-  gold: '#b58a2c',
-  silver: '#b9bec2',
+/** Where the bands sit on the body, by how many there are. */
+const places: Readonly<Record<number, readonly number[]>> = {
+  4: [29, 42, 54, 78],
+  5: [29, 40, 50, 60, 78],
 };
 
-/** A resistor as it looks, with its bands and their names. */
+/** A resistor as it looks, with its bands and their names: of 5 % where two figures say it, else of 1 %. */
 export function BandedResistor({ ohms }: { readonly ohms: number }) {
   let bands: BandColour[];
   try {
-    bands = bandsOf(ohms);
+    bands = bandsOf(ohms, figuresOf(ohms, 2) ? 0.05 : 0.01);
   } catch {
-    return <p className="bands">Four bands cannot say this value: it is not a two-figure one.</p>;
+    return <p className="bands">No bands say this value: it has more than three figures.</p>;
   }
   return (
     <div className="bands">
@@ -32,16 +23,19 @@ export function BandedResistor({ ohms }: { readonly ohms: number }) {
           fill="#e2cfa4"
           stroke="#b59f6c"
         />
-        {bands.map((b, i) => (
-          <rect
-            key={`${i} ${b}`}
-            x={[29, 42, 54, 78][i]}
-            y={i === 0 || i === 3 ? 4.5 : 6.5}
-            width={5.5}
-            height={i === 0 || i === 3 ? 17 : 13}
-            fill={paint[b]}
-          />
-        ))}
+        {bands.map((b, i) => {
+          const end = i === 0 || i === bands.length - 1;
+          return (
+            <rect
+              key={`${i} ${b}`}
+              x={places[bands.length][i]}
+              y={end ? 4.5 : 6.5}
+              width={5.5}
+              height={end ? 17 : 13}
+              fill={bandPaint[b]}
+            />
+          );
+        })}
       </svg>
       <span>{bands.join(' ')}</span>
     </div>

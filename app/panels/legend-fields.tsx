@@ -1,11 +1,11 @@
 import { anyJobIn } from '../../core/document/jobs';
-import { wireColours, type WireColour } from '../../core/part/wire-colour';
+import { wireColours, wirePaint, type WireColour } from '../../core/part/wire-colour';
 import { legendName, legends, wireRoleNames, wireRoles } from '../../core/document/wire-legend';
 import { Choice } from '../fields/choice';
 import { More } from '../fields/more';
 import { SelectField } from '../fields/select-field';
 import { useLayoutStore } from '../store/layout-store';
-import { wireHex } from '../theme/wire-colours';
+
 import type { AnyJob } from '../../core/document/layout';
 
 interface LegendFieldsProps {
@@ -49,7 +49,7 @@ export function LegendFields({ jobId, legend }: LegendFieldsProps) {
       <p className="hint">
         {wireRoles.map((role) => (
           <span key={role} style={{ marginRight: 10, whiteSpace: 'nowrap' }}>
-            <span className="swatch" style={{ background: wireHex[legend[role]] }} />
+            <span className="swatch" style={{ background: wirePaint[legend[role]] }} />
             {wireRoleNames[role]}
           </span>
         ))}

@@ -81,3 +81,19 @@ export function bandWords(ohms: number): string {
     return 'no bands say it';
   }
 }
+
+/** Paint of each band, as sRGB. */
+export const bandPaint: Readonly<Record<BandColour, string>> = {
+  black: '#1b1b1b',
+  brown: '#6b3f1f',
+  red: '#c5301f',
+  orange: '#e27a1e',
+  yellow: '#e8c21f',
+  green: '#2f8a4b',
+  blue: '#2a5fa8',
+  violet: '#7a4a9e',
+  grey: '#8a8f8f',
+  white: '#f4f4f0',
+  gold: '#b58a2c',
+  silver: '#b9bec2',
+};

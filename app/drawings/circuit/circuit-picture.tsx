@@ -2,7 +2,7 @@ import { decoderTypes } from '../../../core/part/decoder-type';
 import { supplyKind } from '../../../core/supply';
 import { formatQuantity } from '../../../core/quantity/format';
 import { useRoom, type Room } from '../use-room';
-import { wireHex } from '../../theme/wire-colours';
+import { wirePaint } from '../../../core/part/wire-colour';
 import { leastWidth, laddersOf, HEAD, type Head, type Ladder } from './ladder';
 import { piecesOf } from './branches';
 import { PartDrawing, columnWords, WITH_UNIT } from './part-drawing';
@@ -153,7 +153,7 @@ function HeadName({ head, bench }: { readonly head: Head; readonly bench: Bench 
   const words = head.terminals.map((t) => headWords(t, bench));
   return (
     <g>
-      <line className="rail" x1={8} y1={y} x2={x} y2={y} stroke={wireHex[colour]} />
+      <line className="rail" x1={8} y1={y} x2={x} y2={y} stroke={wirePaint[colour]} />
       {colour === 'white' && <line className="rail-edge" x1={8} y1={y + 3} x2={x} y2={y + 3} />}
       <text className="head" x={8} y={y - 8}>
         {words[0]}
@@ -165,7 +165,7 @@ function HeadName({ head, bench }: { readonly head: Head; readonly bench: Bench 
   );
 }
 
-function headColour(t: Terminal, { assembly, job }: Bench): keyof typeof wireHex {
+function headColour(t: Terminal, { assembly, job }: Bench): keyof typeof wirePaint {
   const lead = assembly.leads.find((l) =>
     [l.from, l.to].some((e) => e.part === t.part && e.terminal === t.terminal),
   );

@@ -3,7 +3,7 @@ import { chainOf } from '../../../../core/document/line-stages';
 import { mirrored, plugs, standardColour, type Plug } from '../../../../core/part/plug';
 import { inOrder } from '../../../../core/document/in-order';
 import { leadsOf, type LeadEnd } from '../../../../core/assembly/leads';
-import { wireHex } from '../../../theme/wire-colours';
+import { wirePaint } from '../../../../core/part/wire-colour';
 import type { LocomotivePictureProps } from '../locomotive-props';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
 
@@ -76,10 +76,10 @@ function LeadName({ end }: { readonly end: LeadEnd }) {
 }
 
 /** A wire's colour with its name. */
-export function Wire({ colour }: { readonly colour: keyof typeof wireHex }) {
+export function Wire({ colour }: { readonly colour: keyof typeof wirePaint }) {
   return (
     <span className="wire-name">
-      <span className="swatch" style={{ background: wireHex[colour] }} />
+      <span className="swatch" style={{ background: wirePaint[colour] }} />
       {colour}
     </span>
   );
@@ -135,7 +135,7 @@ function PlugPicture({ plug, title, says, job }: PlugPictureProps) {
                   cx={x}
                   cy={y - 4}
                   r={12}
-                  fill={colour ? wireHex[colour] : '#84929a'}
+                  fill={colour ? wirePaint[colour] : '#84929a'}
                   stroke={ink}
                   strokeWidth={1.4}
                 />

@@ -1,0 +1,93 @@
+import { escaped } from '../drawing/part-picture';
+import { wiringSvg } from '../drawing/wiring-drawing';
+import { templateSvg } from '../template';
+import { wireLabels, type Sheet } from './sheet';
+import { minuteWords, priceWords, sheetTables, sheetTasks } from './tables';
+
+/** How a sheet looks, on A4 and Letter alike, in black on white. */
+export const sheetStyle = `
+.paper{font:11pt/1.35 'IBM Plex Sans',sans-serif;color:#111;background:#fff;max-width:190mm;margin:0 auto}
+.paper h1{font:600 20pt/1.15 Archivo,sans-serif;margin:0 0 2mm}
+.paper h2{font:600 13pt/1.2 Archivo,sans-serif;margin:7mm 0 2mm;break-after:avoid}
+.paper p{margin:0 0 2mm}
+.paper table{border-collapse:collapse;width:100%;font-size:9.5pt}
+.paper th,.paper td{border:0.3mm solid #999;padding:0.8mm 1.4mm;text-align:left;vertical-align:top}
+.paper thead{display:table-header-group}
+.paper tr,.paper li,.paper figure{break-inside:avoid}
+.paper .cautions{border:0.6mm solid #111;padding:2mm 4mm;margin:3mm 0;list-style:none}
+.paper ol.tasks{list-style:none;margin:0;padding:0}
+.paper ol.tasks li{display:grid;grid-template-columns:6mm 8mm 1fr;gap:2mm;padding:1.2mm 0;border-bottom:0.2mm solid #bbb}
+.paper .box{width:4.4mm;height:4.4mm;border:0.4mm solid #111;text-align:center;font:700 10pt/4.4mm sans-serif}
+.paper .number{font-weight:600;text-align:right}
+.paper .small{font-size:9pt;color:#444}
+.paper .wiring{max-width:100%;height:auto}
+.paper .strip{display:flex;flex-wrap:wrap;gap:0}
+.paper .strip span{border:0.2mm dashed #777;min-width:7mm;padding:0.6mm 1mm;text-align:center;font-weight:600}
+.paper .strip .name{min-width:60mm}
+.paper figure{margin:0 0 4mm}
+@page{margin:12mm}
+@media print{.paper{max-width:none}}
+`;
+
+const cell = (tag: 'th' | 'td', text: string): string => `<${tag}>${escaped(text)}</${tag}>`;
+
+/** The sheet of a job as a piece of HTML; it holds no script, and every text in it is escaped. */
+export function sheetBody(sheet: Sheet): string {
+  const { ordered, shopping, currency } = sheet;
+  const out = [
+    '<article class="paper">',
+    `<h1>${escaped(sheet.jobName)}${sheet.count > 1 ? ` <small>× ${sheet.count}</small>` : ''}</h1>`,
+    `<p>${escaped(sheet.layoutName)}, ${escaped(sheet.kindWord)}. Fed by ${escaped(sheet.supply)}.${sheet.note === '' ? '' : ` ${escaped(sheet.note)}`}</p>`,
+  ];
+  if (sheet.cautions.length > 0)
+    out.push(`<ul class="cautions">${sheet.cautions.map((c) => `<li>${escaped(c)}</li>`).join('')}</ul>`);
+  out.push(
+    '<h2>As it is wired</h2>',
+    `<figure>${wiringSvg(sheet.drawing, { title: `Wiring of ${sheet.jobName}` })}</figure>`,
+  );
+  if (ordered.ok)
+    out.push(
+      `<h2>In this order: ${minuteWords(ordered.order.minutes)}</h2>`,
+      '<ol class="tasks">',
+      ...sheetTasks(sheet).map(
+        (t) =>
+          `<li><span class="box">${t.done ? '×' : ''}</span><span class="number">${t.number}</span><span><b>${escaped(t.does)}</b> ${escaped(t.says)} <span class="small">${escaped(t.tool)}, ${escaped(t.figures)}${t.final ? ', for good' : ''}</span>${t.note === '' ? '' : ` <i>${escaped(t.note)}</i>`}</span></li>`,
+      ),
+      '</ol>',
+    );
+  else
+    for (const { facts, frees } of ordered.collisions)
+      out.push(
+        '<h2>There is no order that works</h2>',
+        `<ul>${facts.map((f) => `<li>${escaped(f)}</li>`).join('')}</ul>`,
+        `<p>What would free it: ${frees.map(escaped).join(' ')}</p>`,
+      );
+  out.push(
+    '<h2>Tools</h2>',
+    `<p>${sheet.tools.map((t) => escaped(t.without ? `${t.name} (without one: ${t.without})` : t.name)).join('; ')}.</p>`,
+  );
+  for (const { title, head, rows } of sheetTables(sheet))
+    out.push(
+      `<h2>${escaped(title)}</h2>`,
+      `<table><thead><tr>${head.map((h) => cell('th', h)).join('')}</tr></thead><tbody>`,
+      ...rows.map((r) => `<tr>${r.map((c) => cell('td', c)).join('')}</tr>`),
+      '</tbody></table>',
+    );
+  out.push(
+    `<p>Parts of one lamp ${priceWords(shopping.perLamp, currency)}, of the whole ${priceWords(shopping.perJob, currency)}. To buy ${priceWords(shopping.partsPrice, currency)}, with post ${priceWords(shopping.total, currency)}.</p>`,
+  );
+  const labels = wireLabels(sheet);
+  if (labels.length > 0)
+    out.push(
+      '<h2>Labels for wires and box</h2>',
+      `<div class="strip">${labels.map((l) => `<span>${escaped(l)}</span>`).join('')}<span class="name">${escaped(sheet.jobName)}</span></div>`,
+    );
+  for (const template of sheet.templates)
+    out.push(`<h2>Template: ${escaped(template.name)}</h2>`, `<figure>${templateSvg(template)}</figure>`);
+  out.push('</article>');
+  return out.join('\n');
+}
+
+/** The sheet of a job as a page of its own. */
+export const sheetHtml = (sheet: Sheet): string =>
+  `<!doctype html>\n<html lang="en"><head><meta charset="utf-8"><title>${escaped(sheet.jobName)}</title><style>${sheetStyle}</style></head><body>\n${sheetBody(sheet)}\n</body></html>\n`;

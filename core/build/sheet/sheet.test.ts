@@ -1,0 +1,96 @@
+// @vitest-environment happy-dom
+import { describe, expect, test } from 'vitest';
+import { displayId, tug } from '../../../tests/display-models';
+import { boatTrain } from '../../../tests/generated';
+import { anyJobIn } from '../../document/jobs';
+import { change } from '../../document/patch';
+import { tick, writeNote } from '../progress';
+import { sheetBody, sheetHtml } from './html';
+import { sheetMarkdown } from './markdown';
+import { sheetOf, wireLabels } from './sheet';
+import { minuteWords, sheetTables, sheetTasks } from './tables';
+
+const hostile = '<img src=x onerror=alert(1)> | *x*\n# y';
+
+describe('the sheet of every job of the demo', () => {
+  test.each(Object.keys(boatTrain().jobs))(
+    '%s: each task, wire and part is on it, as Markdown and as HTML',
+    (id) => {
+      const sheet = sheetOf(boatTrain(), id);
+      const [markdown, html] = [sheetMarkdown(sheet), sheetHtml(sheet)];
+      const page = new DOMParser().parseFromString(html, 'text/html');
+      const tasks = sheetTasks(sheet);
+      expect(tasks.length).toBeGreaterThan(10);
+      expect(page.querySelectorAll('ol.tasks li')).toHaveLength(tasks.length);
+      expect(markdown.match(/^\d+\. \[ \] /gm)).toHaveLength(tasks.length);
+      for (const t of tasks) expect(page.body.textContent).toContain(t.does);
+      const titles = [...page.querySelectorAll('h2')].map((h) => h.textContent);
+      for (const { title, rows } of sheetTables(sheet)) {
+        expect(titles).toContain(title);
+        for (const row of rows) for (const c of row) expect(page.body.textContent).toContain(c);
+        expect(markdown).toContain(`## ${title}`);
+      }
+      expect(page.querySelectorAll('svg.wiring')).toHaveLength(1);
+      expect(page.querySelectorAll('script')).toHaveLength(0);
+    },
+  );
+  test('functions are on the sheet of what has a decoder, and of nothing else', () => {
+    const titles = (id: string): string[] => sheetTables(sheetOf(boatTrain(), id)).map((t) => t.title);
+    expect(titles('railcar-tern')).toContain('Functions');
+    expect(titles('diesel-shunter')).not.toContain('Functions');
+  });
+  test('cautions are told where they are due: fumes with an iron, eyes with a drill, polarity with an electrolytic', () => {
+    const of = (id: string): string => sheetOf(boatTrain(), id).cautions.join(' ');
+    expect(of('diesel-shunter')).toMatch(/Fumes.*Eye protection/);
+    expect(of('compartment-coach')).toMatch(/electrolytic/);
+    expect(of('diesel-shunter')).not.toMatch(/electrolytic/);
+  });
+  test('every wire that is cut has a label for either end', () => {
+    const sheet = sheetOf(boatTrain(), 'diesel-shunter');
+    const labels = wireLabels(sheet);
+    expect(labels).toHaveLength(2 * sheet.wiring.filter((r) => !r.direct).length);
+  });
+});
+
+describe('what a person wrote', () => {
+  const layout = change(tug(100), (draft) => {
+    const job = anyJobIn(draft, displayId);
+    job.name = hostile.replace('\n', ' ');
+    job.note = hostile;
+    job.progress.count = 3;
+    tick(draft, displayId, { id: 'test lamp-1', uses: [] }, true);
+    writeNote(draft, displayId, 'test lamp-1', hostile);
+  }).layout;
+  const sheet = sheetOf(layout, displayId);
+
+  test('is text, whatever it looks like', () => {
+    const page = new DOMParser().parseFromString(sheetHtml(sheet), 'text/html');
+    expect(page.querySelectorAll('img')).toHaveLength(0);
+    expect(page.querySelector('h1')!.textContent).toContain('<img src=x');
+    const markdown = sheetMarkdown(sheet);
+    expect(markdown).not.toMatch(/(?<!\\)<img|^# y/m);
+    expect(markdown).toContain('\\*x\\*');
+  });
+  test('a ticked task and its note, and how many are built, are on it', () => {
+    expect(sheetBody(sheet)).toMatch(/× 3/);
+    expect(sheetMarkdown(sheet)).toMatch(/^\d+\. \[x\] \*\*Test 6 ×/m);
+    expect(sheetTasks(sheet).find((t) => t.done)!.note).toBe(hostile);
+  });
+});
+
+test('a job whose leads do not pass has a sheet that says so, and what frees it', () => {
+  const layout = change(tug(100), (draft) => {
+    anyJobIn(draft, displayId).passages.tube.boreMillimetres = 0.3;
+  }).layout;
+  const markdown = sheetMarkdown(sheetOf(layout, displayId));
+  expect(markdown).toMatch(/There is no order that works/);
+  expect(markdown).toMatch(/Take thinner wire/);
+  expect(sheetBody(sheetOf(layout, displayId))).toMatch(/What would free it/);
+});
+
+test.each([
+  [0.3, '1 min'],
+  [59.4, '59 min'],
+  [60, '1 h'],
+  [80, '1 h 20 min'],
+])('%d minutes are %s', (minutes, words) => expect(minuteWords(minutes)).toBe(words));
