@@ -14,6 +14,8 @@ const DrawerPage = lazy(async () => ({ default: (await import('./pages/drawer-pa
 const NewPage = lazy(async () => ({ default: (await import('./pages/new-page')).NewPage }));
 const BenchPage = lazy(async () => ({ default: (await import('./bench/bench-page')).BenchPage }));
 const TrainPage = lazy(async () => ({ default: (await import('./pages/train-page')).TrainPage }));
+const AtBenchPage = lazy(async () => ({ default: (await import('./pages/at-bench-page')).AtBenchPage }));
+const SheetPage = lazy(async () => ({ default: (await import('./pages/sheet-page')).SheetPage }));
 const ShelfPage = lazy(async () => ({ default: (await import('./pages/shelf-page')).ShelfPage }));
 const HistoryPage = lazy(async () => ({ default: (await import('./pages/history-page')).HistoryPage }));
 
@@ -28,6 +30,8 @@ createRoot(document.getElementById('root')!).render(
               <Route path="drawer" element={<DrawerPage />} />
               <Route path="new/:kind?" element={<NewPage />} />
               <Route path="bench/:jobId/:stage?" element={<BenchPage />} />
+              <Route path="at-bench/:jobId" element={<AtBenchPage />} />
+              <Route path="sheet/:jobId" element={<SheetPage />} />
               <Route path="train/:trainId" element={<TrainPage />} />
               <Route path="shelf" element={<ShelfPage />} />
               <Route path="shelf/history" element={<HistoryPage />} />

@@ -12,6 +12,12 @@ export const idOf = (part: string | undefined): string | undefined =>
 export const benchPath = (jobId: string, stage?: string): string =>
   `/bench/${marked(jobId)}${stage === undefined ? '' : `/${stage}`}`;
 
+/** One step of the building at a time, for hands that hold an iron. */
+export const atBenchPath = (jobId: string): string => `/at-bench/${marked(jobId)}`;
+
+/** The sheet for the bench of a job. */
+export const sheetPath = (jobId: string): string => `/sheet/${marked(jobId)}`;
+
 export const trainPath = (trainId: string): string => `/train/${marked(trainId)}`;
 
 /** Where something new is begun: what it is, or the few questions of a kind. */

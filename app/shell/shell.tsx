@@ -41,7 +41,10 @@ export function Shell() {
   const dropping = useDrop(take);
   const { pathname } = useLocation();
   const [panel, setPanel] = useState<'finder' | 'keys' | null>(null);
-  const match = useMatch('/bench/:jobId/*');
+  const bench = useMatch('/bench/:jobId/*');
+  const atBench = useMatch('/at-bench/:jobId');
+  const sheet = useMatch('/sheet/:jobId');
+  const match = bench ?? atBench ?? sheet;
   const jobId = idOf(match?.params.jobId);
   const job = jobId !== undefined && layout && Object.hasOwn(layout.jobs, jobId) ? layout.jobs[jobId] : null;
 

@@ -10,6 +10,8 @@ import { Solver, usualReadings } from '../../core/study/solver';
 import { usualState } from '../../core/study/states';
 import { throttleSweep, type ThrottleSweep } from '../../core/study/throttle-sweep';
 import { truthTable, type TruthTable } from '../../core/study/truth-table';
+import type { Ordered } from '../../core/build/order/order';
+import type { ShoppingList } from '../../core/build/lists/shopping';
 import type { ComparedWay, FailedWay } from '../../core/study/compare';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
@@ -133,6 +135,30 @@ export const questions = {
       return false;
     });
     return { patches, before, after };
+  },
+  /** The order of assembly, with what it costs to change it. */
+  async order(layout: Layout, of: OfJob): Promise<Ordered> {
+    const { orderOf } = await import('../../core/build/order/order');
+    return orderOf(laid(layout, of));
+  },
+  /** The sheet for the bench, as a page and as Markdown; with the proof where there is time for it. */
+  async sheet(
+    layout: Layout,
+    { jobId, proof }: OfJob & { readonly proof: boolean },
+  ): Promise<{ readonly html: string; readonly markdown: string }> {
+    const [{ sheetOf }, { sheetBody }, { sheetMarkdown }, { shortestProof }] = await Promise.all([
+      import('../../core/build/sheet/sheet'),
+      import('../../core/build/sheet/html'),
+      import('../../core/build/sheet/markdown'),
+      import('../../core/study/shortest-proof'),
+    ]);
+    const sheet = sheetOf(layout, jobId, proof ? shortestProof(laid(layout, { jobId })) : null);
+    return { html: sheetBody(sheet), markdown: sheetMarkdown(sheet) };
+  },
+  /** What to buy for some jobs. */
+  async shopping(layout: Layout, { jobIds }: { readonly jobIds: readonly string[] }): Promise<ShoppingList> {
+    const { shoppingList } = await import('../../core/build/lists/shopping');
+    return shoppingList(layout, jobIds);
   },
   /** The line at a glance, for a card on the shelf. */
   async lineSketch(layout: Layout): Promise<LineSketch> {

@@ -1,7 +1,7 @@
 import type { Layout } from './layout';
 
-/** What is written for the person alone: nothing is solved or judged by it. */
-const REMARKS = new Set(['note', 'price', 'currency']);
+/** What is written for the person alone, and how far the building is: nothing is solved or judged by it. */
+const REMARKS = new Set(['note', 'price', 'currency', 'kept', 'tasks']);
 
 /** Whether two plain values differ in more than remarks; what is the same object is not looked into. */
 function differs(before: unknown, after: unknown): boolean {

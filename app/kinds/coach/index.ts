@@ -1,5 +1,6 @@
 import { lazy } from 'react';
 import { behaviour, circuit, proof, states, throttle } from '../../bench/shared-pictures';
+import { build, buildPictures } from '../../bench/shared-build';
 import { coachLightOf } from './coach-light';
 import { stageOf } from './stage-of';
 import { stages } from './stages';
@@ -38,6 +39,7 @@ const panels: Readonly<
     Panel: lazy(async () => ({ default: (await import('../../panels/proof-panel')).ProofPanel })),
     picture: 'proof',
   },
+  build,
 };
 
 export const face: Face<CoachRecord> = {
@@ -65,6 +67,7 @@ export const face: Face<CoachRecord> = {
       Picture: lazy(async () => ({ default: (await import('./pictures/compare-picture')).ComparePicture })),
     },
     proof,
+    ...buildPictures,
   ],
   Scene: CoachScene,
   Figures: CoachFigures,

@@ -7,4 +7,5 @@ export const stages = [
   { id: 'try', name: 'Try', says: 'cut the power and see' },
   { id: 'fit', name: 'Fit', says: 'whether it goes in' },
   { id: 'proof', name: 'Proof', says: 'the last touches before it closes' },
+  { id: 'build', name: 'Build', says: 'the order of work, and the sheet' },
 ] as const;

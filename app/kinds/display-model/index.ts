@@ -1,6 +1,7 @@
 import { lazy } from 'react';
 import { FAINT_LIGHTNESS } from '../../../core/light/lamp-light';
 import { behaviour, circuit, proof, states, throttle } from '../../bench/shared-pictures';
+import { build, buildPictures } from '../../bench/shared-build';
 import { DisplayFigures, DisplayScene } from './display-scene';
 import { stageOf } from './stage-of';
 import { stages } from './stages';
@@ -34,13 +35,14 @@ const panels: Readonly<
     Panel: lazy(async () => ({ default: (await import('../../panels/proof-panel')).ProofPanel })),
     picture: 'proof',
   },
+  build,
 };
 
 export const face: Face<DisplayModelRecord> = {
   stages: stages.map((s) => ({ ...s, ...panels[s.id] })),
   opensAt: 'circuit',
   stageOf,
-  pictures: [circuit, behaviour, throttle, states, proof],
+  pictures: [circuit, behaviour, throttle, states, proof, ...buildPictures],
   Scene: DisplayScene,
   Figures: DisplayFigures,
   says({ readings }) {

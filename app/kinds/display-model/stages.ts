@@ -6,4 +6,5 @@ export const stages = [
   { id: 'circuit', name: 'Circuit', says: 'the resistor in the stand' },
   { id: 'try', name: 'Try', says: 'cell, tester, unmarked lamps' },
   { id: 'proof', name: 'Proof', says: 'the last touches before it closes' },
+  { id: 'build', name: 'Build', says: 'the order of work, and the sheet' },
 ] as const;

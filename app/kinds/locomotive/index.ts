@@ -1,5 +1,6 @@
 import { lazy } from 'react';
 import { behaviour, circuit, proof, states, throttle } from '../../bench/shared-pictures';
+import { build, buildPictures } from '../../bench/shared-build';
 import { shownAt } from '../../../core/kinds/locomotive/shown';
 import { stageOf } from './stage-of';
 import { stages } from './stages';
@@ -43,6 +44,7 @@ const panels: Readonly<
     Panel: lazy(async () => ({ default: (await import('../../panels/proof-panel')).ProofPanel })),
     picture: 'proof',
   },
+  build,
 };
 
 export const face: Face<LocomotiveRecord> = {
@@ -70,6 +72,7 @@ export const face: Face<LocomotiveRecord> = {
       Picture: lazy(async () => ({ default: (await import('./pictures/sheet-view')).SheetView })),
     },
     proof,
+    ...buildPictures,
   ],
   Scene: LocomotiveScene,
   Figures: LocomotiveFigures,

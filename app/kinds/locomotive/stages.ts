@@ -8,4 +8,5 @@ export const stages = [
   { id: 'try', name: 'Try', says: 'throttle, tester' },
   { id: 'fit', name: 'Fit', says: 'holes, leads, leaks' },
   { id: 'proof', name: 'Proof', says: 'the last touches before it closes' },
+  { id: 'build', name: 'Build', says: 'the order of work, and the sheet' },
 ] as const;

@@ -1,0 +1,37 @@
+import { Button, Empty } from 'antd';
+import { templateSvg } from '../../../core/build/template';
+import { orderFactsOf } from '../../../core/kinds/orders';
+import { saveFile } from '../../storage/files';
+import { Drawn } from './drawn';
+import type { PictureProps } from '../../kinds/face';
+import './build.css';
+
+/** Papers at full size, to stick on and drill, file or cut by. */
+export function TemplatesPicture({ layout, jobId, job }: PictureProps) {
+  const templates = orderFactsOf(job.kind).templates(layout, job);
+  if (templates.length === 0)
+    return <Empty description="Nothing is drilled, filed or cut by a template here." />;
+  return (
+    <div className="templates-view">
+      {templates.map((t) => {
+        const svg = templateSvg(t);
+        return (
+          <figure key={t.id}>
+            <figcaption>
+              <b>{t.name}</b> {t.says}
+            </figcaption>
+            <Drawn svg={svg} className="template-paper" />
+            <Button onClick={() => saveFile(`${jobId}-${t.id}.svg`, svg, 'image/svg+xml')}>
+              Save {t.name} as SVG
+            </Button>
+          </figure>
+        );
+      })}
+      <div className="button-row">
+        <Button className="print-button" onClick={() => print()}>
+          Print at 100 %
+        </Button>
+      </div>
+    </div>
+  );
+}

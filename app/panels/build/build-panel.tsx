@@ -1,0 +1,94 @@
+import { Progress } from 'antd';
+import { Link } from 'react-router';
+import { keptOf, nextTask } from '../../../core/build/progress';
+import { minuteWords } from '../../../core/build/sheet/tables';
+import { anyJobIn } from '../../../core/document/jobs';
+import { wireNames, wireOf, type WireName } from '../../../core/part/wire';
+import { Collisions } from '../../drawings/build/collisions';
+import { useOrder } from '../../drawings/build/use-order';
+import { CountField } from '../../fields/count-field';
+import { More } from '../../fields/more';
+import { SelectField } from '../../fields/select-field';
+import { atBenchPath, sheetPath } from '../../shell/paths';
+import { useLayoutStore } from '../../store/layout-store';
+import { PassageFields } from '../passage-fields';
+import type { PanelProps } from '../../kinds/face';
+import '../../drawings/build/build.css';
+
+const MOST_AT_ONCE = 100;
+const wireOptions = wireNames.map((w) => ({ value: w, label: wireOf(w).name }));
+
+/** How far the building is, what comes next, how many are built at once; wire and what it goes through. */
+export function BuildPanel(props: PanelProps) {
+  const { jobId, job } = props;
+  const { answer } = useOrder(props);
+  const edit = useLayoutStore((s) => s.edit);
+  const tasks = answer?.ok ? answer.order.tasks : [];
+  const done = tasks.filter((t) => keptOf(job.progress, t.id).done).length;
+  const next = nextTask(tasks, job.progress);
+  return (
+    <div className="choices">
+      <h2>Build it</h2>
+      {answer && !answer.ok && <Collisions collisions={answer.collisions} />}
+      {answer?.ok && (
+        <>
+          <Progress
+            percent={Math.round((100 * done) / tasks.length)}
+            format={() => `${done} of ${tasks.length}`}
+          />
+          <p className="next-task">
+            {next ? (
+              <>
+                Next: <b>{next.does}</b>
+              </>
+            ) : (
+              'All of it is done.'
+            )}
+          </p>
+          <p className="hint">
+            {minuteWords(answer.order.minutes)} in all; the tool is changed {answer.order.cost.toolChanges}{' '}
+            times, as they were written down {answer.order.plain.toolChanges}.
+          </p>
+        </>
+      )}
+      <div className="build-links">
+        <Link className="big-link" to={atBenchPath(jobId)}>
+          At the bench
+          <small>one step at a time, with one hand</small>
+        </Link>
+        <Link className="big-link plain" to={sheetPath(jobId)}>
+          Sheet
+          <small>to print and pin up</small>
+        </Link>
+      </div>
+      <CountField
+        label="How many of it are built at once"
+        count={job.progress.count}
+        least={1}
+        most={MOST_AT_ONCE}
+        onCommit={(n) =>
+          edit('How many are built', (draft) => void (anyJobIn(draft, jobId).progress.count = n))
+        }
+      />
+      <SelectField<WireName>
+        label="Wire to the lamps"
+        value={job.wires.lamps}
+        options={wireOptions}
+        onChange={(wire) =>
+          edit('Wire to the lamps', (draft) => void (anyJobIn(draft, jobId).wires.lamps = wire))
+        }
+      />
+      <SelectField<WireName>
+        label="Wire of the feed"
+        value={job.wires.feed}
+        options={wireOptions}
+        onChange={(wire) =>
+          edit('Wire of the feed', (draft) => void (anyJobIn(draft, jobId).wires.feed = wire))
+        }
+      />
+      <More label="What leads go through">
+        <PassageFields {...props} />
+      </More>
+    </div>
+  );
+}
