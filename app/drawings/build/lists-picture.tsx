@@ -34,7 +34,7 @@ export function ShoppingTable({ list, currency, name, stale }: ShoppingTableProp
         rows={lines}
         rowKey={(l) => l.key}
         stale={stale}
-        mark={(l) => (l.packs > 0 ? 'lacks' : '')}
+        mark={(l) => (l.packs > 0 ? 'to-get' : '')}
         columns={[
           ['Part', (l) => l.name],
           ['Needed', (l) => amountWords(l.key, l.count)],
