@@ -10,7 +10,7 @@ import './theme/fonts';
 import './theme/global.css';
 
 const LinePage = lazy(async () => ({ default: (await import('./pages/line-page')).LinePage }));
-const DrawerPage = lazy(async () => ({ default: (await import('./pages/drawer-page')).DrawerPage }));
+const DrawerPage = lazy(async () => ({ default: (await import('./pages/drawer/drawer-page')).DrawerPage }));
 const NewPage = lazy(async () => ({ default: (await import('./pages/new-page')).NewPage }));
 const BenchPage = lazy(async () => ({ default: (await import('./bench/bench-page')).BenchPage }));
 const TrainPage = lazy(async () => ({ default: (await import('./pages/train-page')).TrainPage }));

@@ -11,6 +11,7 @@ import { usualState } from '../../core/study/states';
 import { throttleSweep, type ThrottleSweep } from '../../core/study/throttle-sweep';
 import { truthTable, type TruthTable } from '../../core/study/truth-table';
 import type { Ordered } from '../../core/build/order/order';
+import type { Buildable } from '../../core/build/lists/can-build';
 import type { ShoppingList } from '../../core/build/lists/shopping';
 import type { ComparedWay, FailedWay } from '../../core/study/compare';
 import type { Finding } from '../../core/finding/finding';
@@ -159,6 +160,11 @@ export const questions = {
   async shopping(layout: Layout, { jobIds }: { readonly jobIds: readonly string[] }): Promise<ShoppingList> {
     const { shoppingList } = await import('../../core/build/lists/shopping');
     return shoppingList(layout, jobIds);
+  },
+  /** What each job lacks of what it needs. */
+  async canBuild(layout: Layout): Promise<Buildable[]> {
+    const { canBuild } = await import('../../core/build/lists/can-build');
+    return canBuild(layout);
   },
   /** The line at a glance, for a card on the shelf. */
   async lineSketch(layout: Layout): Promise<LineSketch> {

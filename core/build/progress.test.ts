@@ -23,13 +23,15 @@ const id = 'diesel-shunter';
 
 describe('ticking tasks', () => {
   const layout = change(boatTrain(), (draft) => {
-    draft.drawer.sundries.whites = {
-      order: 1,
-      key: 'lamp:white-warm',
-      name: 'Whites',
-      count: 3,
-      price: 0.2,
-      kept: '',
+    draft.drawer.sundries = {
+      whites: {
+        order: 1,
+        key: 'lamp:white-warm',
+        name: 'Whites',
+        count: 3,
+        price: 0.2,
+        kept: '',
+      },
     };
   }).layout;
   const tasks = tasksIn(layout, id);

@@ -37,7 +37,10 @@ export function sortOf(part: Part): StockSort | null {
             key: `lamp:${part.led.id}+${part.second.id}`,
             name: `Two-colour lamp ${inSentence(part.led.name)} and ${inSentence(part.second.name)}`,
           }
-        : { key: `lamp:${part.led.id}`, name: `Lamp ${inSentence(part.led.name)}` };
+        : {
+            key: `lamp:${part.led.id}`,
+            name: part.led.form === 'led' ? `Lamp ${inSentence(part.led.name)}` : part.led.name,
+          };
     case 'bulb':
       return { key: `bulb:${part.bulb.id}`, name: part.bulb.name };
     case 'bridge':

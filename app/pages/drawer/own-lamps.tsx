@@ -1,182 +1,20 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import { CountField } from '../fields/count-field';
-import { NumberField } from '../fields/number-field';
-import { SelectField } from '../fields/select-field';
-import { TextField } from '../fields/text-field';
-import { useLayoutStore } from '../store/layout-store';
-import type { Layout } from '../../core/document/layout';
-import { inOrder } from '../../core/document/in-order';
-import { freeId } from '../../core/document/usual-supply';
-import { ratedVoltsSold } from '../../core/part/electrolytic';
-import { curveDoubt, fitReadings } from '../../core/part/lamp-readings';
-import { resistorBodies, wattsName } from '../../core/part/resistor';
-import { formatQuantity } from '../../core/quantity/format';
-import { BandedResistor } from '../drawings/banded-resistor';
-import type { OwnLamp } from '../../core/document/drawer-record';
-import './drawer.css';
+import { NumberField } from '../../fields/number-field';
+import { TextField } from '../../fields/text-field';
+import { useLayoutStore } from '../../store/layout-store';
+import { inOrder } from '../../../core/document/in-order';
+import { freeId } from '../../../core/document/usual-supply';
+import { curveDoubt, fitReadings } from '../../../core/part/lamp-readings';
+import { formatQuantity } from '../../../core/quantity/format';
+import type { Layout } from '../../../core/document/layout';
+import type { OwnLamp } from '../../../core/document/drawer-record';
 
-const MOST_COUNT = 9999;
 const nextOrder = (records: Readonly<Record<string, { readonly order: number }>>): number =>
   1 + Math.max(0, ...Object.values(records).map((r) => r.order));
 
-/** The parts a person owns: what is looked through first, and lamp types from own readings. */
-export function DrawerPage() {
-  const layout = useLayoutStore((s) => s.layout)!;
-  return (
-    <main className="drawer">
-      <h1>Drawer</h1>
-      <p className="lead">What is in here is offered first when a value is looked for.</p>
-      <div className="drawer-columns">
-        <Resistors layout={layout} />
-        <Reservoirs layout={layout} />
-        <OwnLamps layout={layout} />
-      </div>
-    </main>
-  );
-}
-
-interface SectionProps {
-  readonly layout: Layout;
-}
-
-function Resistors({ layout }: SectionProps) {
-  const edit = useLayoutStore((s) => s.edit);
-  const [ohms, setOhms] = useState(1000);
-  const stock = inOrder(layout.drawer.resistors).sort((a, b) => a.ohms - b.ohms);
-  const known = stock.find((r) => r.ohms === ohms);
-  return (
-    <section>
-      <h2>Resistors</h2>
-      <ul className="stock">
-        {stock.map((r) => (
-          <li key={r.id}>
-            <b>{formatQuantity(r.ohms, 'ohm')}</b>
-            <small>{wattsName(r.ratedWatts)}</small>
-            <CountField
-              label={`How many of ${formatQuantity(r.ohms, 'ohm')}`}
-              count={r.count}
-              least={0}
-              most={MOST_COUNT}
-              onCommit={(n) => edit('Stock', (draft) => void (draft.drawer.resistors[r.id].count = n))}
-            />
-            <Button
-              size="small"
-              aria-label={`Take ${formatQuantity(r.ohms, 'ohm')} out of the drawer`}
-              onClick={() =>
-                edit('Stock', (draft) => void Reflect.deleteProperty(draft.drawer.resistors, r.id))
-              }
-            >
-              ×
-            </Button>
-          </li>
-        ))}
-      </ul>
-      {stock.length === 0 && <p className="hint">Nothing yet. Put in what you have most of.</p>}
-      <div className="add-row">
-        <NumberField
-          label="Another value"
-          unit="ohm"
-          figure={ohms}
-          limits={{ least: 0.1, most: 1e7, range: '0.1 Ω to 10 MΩ' }}
-          onCommit={setOhms}
-        />
-        <Button
-          type="primary"
-          disabled={known !== undefined}
-          onClick={() =>
-            edit(`${formatQuantity(ohms, 'ohm')} into the drawer`, (draft) => {
-              const { resistors } = draft.drawer;
-              resistors[freeId(resistors, `r${ohms}`)] = {
-                order: nextOrder(resistors),
-                ohms,
-                ratedWatts: resistorBodies[1].watts,
-                count: 10,
-                price: 0.05,
-                kept: '',
-              };
-            })
-          }
-        >
-          Put in
-        </Button>
-      </div>
-      <BandedResistor ohms={ohms} />
-    </section>
-  );
-}
-
-function Reservoirs({ layout }: SectionProps) {
-  const edit = useLayoutStore((s) => s.edit);
-  const [farads, setFarads] = useState(470e-6);
-  const [volts, setVolts] = useState<number>(25);
-  const stock = inOrder(layout.drawer.reservoirs).sort((a, b) => a.farads - b.farads);
-  return (
-    <section>
-      <h2>Reservoirs</h2>
-      <ul className="stock">
-        {stock.map((r) => (
-          <li key={r.id}>
-            <b>{formatQuantity(r.farads, 'farad')}</b>
-            <small>{formatQuantity(r.ratedVolts, 'volt')}</small>
-            <CountField
-              label={`How many of ${formatQuantity(r.farads, 'farad')}, ${formatQuantity(r.ratedVolts, 'volt')}`}
-              count={r.count}
-              least={0}
-              most={MOST_COUNT}
-              onCommit={(n) => edit('Stock', (draft) => void (draft.drawer.reservoirs[r.id].count = n))}
-            />
-            <Button
-              size="small"
-              aria-label={`Take ${formatQuantity(r.farads, 'farad')} out of the drawer`}
-              onClick={() =>
-                edit('Stock', (draft) => void Reflect.deleteProperty(draft.drawer.reservoirs, r.id))
-              }
-            >
-              ×
-            </Button>
-          </li>
-        ))}
-      </ul>
-      {stock.length === 0 && <p className="hint">Nothing yet.</p>}
-      <div className="add-row three">
-        <NumberField
-          label="Another"
-          unit="farad"
-          figure={farads}
-          limits={{ least: 1e-9, most: 0.5, range: '1 nF to 500 mF' }}
-          onCommit={setFarads}
-        />
-        <SelectField
-          label="Rated"
-          value={volts}
-          options={ratedVoltsSold.map((v) => ({ value: v as number, label: formatQuantity(v, 'volt') }))}
-          onChange={setVolts}
-        />
-        <Button
-          type="primary"
-          onClick={() =>
-            edit(`${formatQuantity(farads, 'farad')} into the drawer`, (draft) => {
-              const { reservoirs } = draft.drawer;
-              reservoirs[freeId(reservoirs, 'reservoir')] = {
-                order: nextOrder(reservoirs),
-                farads,
-                ratedVolts: volts,
-                count: 1,
-                price: 0.4,
-                kept: '',
-              };
-            })
-          }
-        >
-          Put in
-        </Button>
-      </div>
-    </section>
-  );
-}
-
-function OwnLamps({ layout }: SectionProps) {
+/** Lamp types from readings on the bench, each with its fitted curve. */
+export function OwnLamps({ layout }: { readonly layout: Layout }) {
   const edit = useLayoutStore((s) => s.edit);
   const own = inOrder(layout.drawer.lamps);
   return (

@@ -1,0 +1,47 @@
+import { CountField } from '../../fields/count-field';
+import { TextField } from '../../fields/text-field';
+import { csvFigure } from '../../../core/build/lists/csv';
+import type { StockRow } from '../../../core/build/lists/stock-csv';
+
+const MOST_COUNT = 9999;
+
+interface StockCountProps {
+  readonly row: StockRow;
+  readonly onPut: (row: StockRow) => void;
+}
+
+/** How many there are: whole pieces, or metres of what comes by the metre; and what one costs. */
+export function StockCount({ row, onPut }: StockCountProps) {
+  const metres = row.key.startsWith('wire:') || row.key === 'shrink';
+  return (
+    <>
+      {metres ? (
+        <TextField
+          label={`Metres of ${row.name}`}
+          text={String(row.count)}
+          most={8}
+          check={(t) => (csvFigure(t) === null ? `“${t}” is no number of metres.` : null)}
+          onCommit={(t) => onPut({ ...row, count: Math.max(0, csvFigure(t) ?? row.count) })}
+        />
+      ) : (
+        <CountField
+          label={`How many of ${row.name}`}
+          count={Math.floor(row.count)}
+          least={0}
+          most={MOST_COUNT}
+          onCommit={(count) => onPut({ ...row, count })}
+        />
+      )}
+      <TextField
+        label={`Price of one ${row.name}`}
+        text={row.price.toFixed(2)}
+        most={8}
+        check={(t) => {
+          const price = csvFigure(t);
+          return price === null || price < 0 || price > 10_000 ? `“${t}” is no price from 0 to 10000.` : null;
+        }}
+        onCommit={(t) => onPut({ ...row, price: csvFigure(t) ?? row.price })}
+      />
+    </>
+  );
+}
