@@ -9,7 +9,7 @@ import { benchOf, type Bench } from '../../core/study/bench';
 import { Collisions } from '../drawings/build/collisions';
 import { Drawn } from '../drawings/build/drawn';
 import { benchPath, idOf, sheetPath } from '../shell/paths';
-import { useDryingStore } from '../store/drying-store';
+import { useDryingStore, type Drying } from '../store/drying-store';
 import { useLayoutStore } from '../store/layout-store';
 import { useStudy } from '../workers/use-study';
 import { NotFound } from './not-found';
@@ -146,7 +146,7 @@ function Step({ tasks, layout, jobId, bench }: StepProps) {
           />
         )}
       </section>
-      <div className="at-bench-drawing">
+      <div className="at-bench-drawing" role="region" aria-label="Wiring" tabIndex={0}>
         <Drawn svg={svg} />
       </div>
       <div className="at-bench-keys">
@@ -198,19 +198,21 @@ function useReading(text: string | null): void {
 function DryingTimer({ jobId }: { readonly jobId: string }) {
   const drying = useDryingStore((s) => s.jobs[jobId]);
   const end = useDryingStore((s) => s.end);
+  return drying ? <Clock key={drying.dryAt} drying={drying} onEnd={() => end(jobId)} /> : null;
+}
+
+function Clock({ drying, onEnd }: { readonly drying: Drying; readonly onEnd: () => void }) {
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
-    if (!drying) return;
     const timer = setInterval(() => setNow(Date.now()), 1000);
     return () => clearInterval(timer);
-  }, [drying]);
-  if (!drying) return null;
+  }, []);
   const left = Math.max(0, Math.ceil((drying.dryAt - now) / 1000));
   return (
     <div className={left === 0 ? 'drying dry' : 'drying'} role="timer">
       <b>{left === 0 ? 'Dry' : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`}</b>
       <span>{drying.does}</span>
-      <Button size="small" onClick={() => end(jobId)}>
+      <Button size="small" onClick={onEnd}>
         {left === 0 ? 'Good' : 'Stop the clock'}
       </Button>
     </div>

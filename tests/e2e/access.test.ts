@@ -67,6 +67,10 @@ describe('axe finds nothing serious', () => {
     '/bench/tug-dunlin/lamps',
     '/bench/tug-dunlin/try',
     '/drawer',
+    '/drawer?at=get',
+    '/bench/diesel-shunter/build',
+    '/at-bench/diesel-shunter',
+    '/sheet/diesel-shunter',
     '/shelf',
     '/shelf/history',
     '/nowhere',
@@ -165,6 +169,8 @@ describe('nothing essential scrolls sideways', () => {
       '/bench/diesel-shunter/circuit',
       '/new/locomotive',
       '/new/coach',
+      '/bench/railcar-tern/build',
+      '/at-bench/railcar-tern',
     ]) {
       await page.goto(host.base + path);
       await page.locator('h1').first().waitFor({ state: 'attached' });

@@ -49,6 +49,9 @@ describe('the first visit', () => {
     ['/train/boat-train', ['coach', 'locomotive']],
     ['/new/coach', []],
     ['/drawer', []],
+    ['/bench/diesel-shunter/build', ['locomotive']],
+    ['/at-bench/diesel-shunter', []],
+    ['/sheet/compartment-coach', []],
     ['/shelf', []],
   ])('%s: at most 480 kB of JavaScript, gzipped, and nothing of other kinds', async (path, kinds) => {
     const context = await browser.newContext();

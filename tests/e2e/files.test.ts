@@ -58,7 +58,7 @@ describe('files', () => {
   });
 
   test('a file dropped on the window is added', async () => {
-    const { page, context } = await visit(browser, `${host.base}/drawer`);
+    const { page, context } = await visit(browser, `${host.base}/drawer?at=lamps`);
     await page.getByLabel('Called').waitFor();
     await page.evaluate((content) => {
       const carried = new DataTransfer();

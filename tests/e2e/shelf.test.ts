@@ -248,7 +248,7 @@ describe('faults', () => {
         const page = context.pages()[0] ?? (await context.newPage());
         page.setDefaultTimeout(60_000);
         // The drawer: a page with little on it besides what is kept.
-        await page.goto(`${host.base}/drawer`);
+        await page.goto(`${host.base}/drawer?at=lamps`);
         const called = page.getByLabel('Called');
         await called.waitFor();
         if (last !== '') {

@@ -48,10 +48,10 @@ export function OrderPicture(props: PictureProps) {
                 type="text"
                 size="small"
                 aria-expanded={open === t.id}
-                aria-label={`About “${t.does}”`}
                 onClick={() => setOpen(open === t.id ? null : t.id)}
               >
                 {open === t.id ? 'Less' : 'How'}
+                <span className="visually-hidden">: {t.does}</span>
               </Button>
             </div>
             {open === t.id && <TaskMore task={t} names={names} jobId={jobId} note={kept.note} />}
