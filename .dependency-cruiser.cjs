@@ -55,7 +55,7 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^core/kinds/[^/]+/',
-        pathNot: ['^core/kinds/[^/]+/rules/', '^core/kinds/[^/]+/order\\.ts$', '\\.test\\.ts$'],
+        pathNot: ['^core/kinds/[^/]+/rules/', '^core/kinds/[^/]+/(order|templates)\\.ts$', '\\.test\\.ts$'],
       },
       to: { path: ['finding', 'build'].map(path) },
     },

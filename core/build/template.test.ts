@@ -100,6 +100,10 @@ describe('templates at full size, to 0.05 mm', () => {
       for (const edge of [l.placeMillimetres - 25, l.placeMillimetres + 25])
         expect(cuts.some((x) => Math.abs(x - edge) < NEAR)).toBe(true);
   });
+  test('it carries no style sheet, which would be the whole page’s where it is shown', () => {
+    for (const id of ['diesel-shunter', 'luggage-van'])
+      for (const t of templatesOf(boatTrain(), id)) expect(templateSvg(t)).not.toMatch(/<style/);
+  });
   test('names do no harm in it, and every kind’s templates can be read', () => {
     fc.assert(
       fc.property(fc.oneof(...generatedKinds.map((k) => generatedJobs[k])), ({ layout, jobId }) => {

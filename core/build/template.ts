@@ -46,7 +46,7 @@ const n = (figure: number): string => String(Number(figure.toFixed(4)));
 
 function markSvg(mark: Mark): string {
   const label = (x: number, y: number): string =>
-    `<text x="${n(x)}" y="${n(y)}" font-size="2.2" text-anchor="middle">${escaped(mark.label)}</text>`;
+    `<text x="${n(x)}" y="${n(y)}" font-size="2.2" text-anchor="middle" fill="#000" stroke="none">${escaped(mark.label)}</text>`;
   switch (mark.kind) {
     case 'hole': {
       const { x, y, millimetres } = mark;
@@ -58,12 +58,12 @@ function markSvg(mark: Mark): string {
     }
     case 'cut':
       return (
-        `<line class="cut" x1="${n(mark.x1)}" y1="${n(mark.y1)}" x2="${n(mark.x2)}" y2="${n(mark.y2)}"/>` +
+        `<line class="cut" stroke-dasharray="1.2 0.8" x1="${n(mark.x1)}" y1="${n(mark.y1)}" x2="${n(mark.x2)}" y2="${n(mark.y2)}"/>` +
         label((mark.x1 + mark.x2) / 2, Math.min(mark.y1, mark.y2) - 0.8)
       );
     case 'notch':
       return (
-        `<rect class="notch" x="${n(mark.x)}" y="${n(mark.y)}" width="${n(mark.width)}" height="${n(mark.height)}"/>` +
+        `<rect class="notch" fill="#ddd" x="${n(mark.x)}" y="${n(mark.y)}" width="${n(mark.width)}" height="${n(mark.height)}"/>` +
         label(mark.x + mark.width / 2, mark.y - 0.8)
       );
   }
@@ -77,13 +77,12 @@ export function templateSvg({ name, says, widthMillimetres, heightMillimetres, m
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(width)}mm" height="${n(height)}mm" viewBox="${n(-MARGIN)} ${n(-MARGIN)} ${n(width)} ${n(height)}" font-family="sans-serif" fill="none" stroke="#000" stroke-width="0.18">`,
     `<title>${escaped(name)}</title>`,
-    '<style>text{fill:#000;stroke:none}.cut{stroke-dasharray:1.2 0.8}.notch{fill:#ddd}</style>',
     `<rect class="outline" x="0" y="0" width="${n(widthMillimetres)}" height="${n(heightMillimetres)}"/>`,
     ...marks.map(markSvg),
     `<line class="bar" x1="0" y1="${n(bar)}" x2="${BAR_MILLIMETRES}" y2="${n(bar)}"/>`,
     `<path class="bar-ends" d="M0 ${n(bar - 1)}v2M${BAR_MILLIMETRES} ${n(bar - 1)}v2"/>`,
-    `<text x="0" y="${n(bar + 4)}" font-size="2.6">This bar is ${BAR_MILLIMETRES} mm. If yours is not, print at 100 %.</text>`,
-    `<text x="0" y="${n(bar + 8)}" font-size="2.6">${escaped(`${name}. ${says}`)}</text>`,
+    `<text x="0" y="${n(bar + 4)}" font-size="2.6" fill="#000" stroke="none">This bar is ${BAR_MILLIMETRES} mm. If yours is not, print at 100 %.</text>`,
+    `<text x="0" y="${n(bar + 8)}" font-size="2.6" fill="#000" stroke="none">${escaped(`${name}. ${says}`)}</text>`,
     '</svg>',
   ].join('\n');
 }
