@@ -1,4 +1,5 @@
 import { lazy } from 'react';
+import { boardParts } from '../../core/build/board/strip-board';
 import type { BenchPicture, BenchStage } from '../kinds/face';
 import type { AnyJob } from '../../core/document/layout';
 
@@ -30,6 +31,12 @@ export const buildPictures: readonly BenchPicture<AnyJob>[] = [
     name: 'Lists',
     Picture: lazy(async () => ({ default: (await import('../drawings/build/lists-picture')).ListsPicture })),
     when: atBuild,
+  },
+  {
+    id: 'board',
+    name: 'Strip-board',
+    Picture: lazy(async () => ({ default: (await import('../drawings/build/board-picture')).BoardPicture })),
+    when: ({ assembly }, stage) => stage === 'build' && boardParts(assembly).length > 1,
   },
   {
     id: 'templates',
