@@ -4,6 +4,7 @@ import { amountWords, priceWords } from '../../../core/build/sheet/tables';
 import { FigureTable } from '../../fields/figure-table';
 import { saveFile } from '../../storage/files';
 import { useStudy } from '../../workers/use-study';
+import type { Instead } from '../../../core/build/lists/instead';
 import type { ShoppingLine, ShoppingList } from '../../../core/build/lists/shopping';
 import type { PictureProps } from '../../kinds/face';
 import './build.css';
@@ -26,7 +27,7 @@ interface ShoppingTableProps {
 
 /** A shopping list, with what it costs. */
 export function ShoppingTable({ list, currency, name, stale }: ShoppingTableProps) {
-  const { lines, perLamp, perJob, partsPrice, deliveryPrice, total } = list;
+  const { lines, perLamp, perJob, partsPrice, deliveryPrice, total, instead } = list;
   return (
     <div className="lists-view">
       <FigureTable<ShoppingLine>
@@ -54,6 +55,20 @@ export function ShoppingTable({ list, currency, name, stale }: ShoppingTableProp
         <dt>Parts of one job</dt>
         <dd>{priceWords(perJob, currency)}</dd>
       </dl>
+      {instead.length > 0 && (
+        <FigureTable<Instead>
+          label="Other goods for the same"
+          rows={instead}
+          rowKey={(r) => r.what}
+          columns={[
+            ['Instead', (r) => r.what],
+            ['As it is', (r) => priceWords(r.price, currency)],
+            ['So', (r) => priceWords(r.insteadPrice, currency)],
+            ['Joints saved', (r) => r.fewerJoints],
+            ['But', (r) => r.costs],
+          ]}
+        />
+      )}
       <p className="hint">
         Packs, prices, post and the spares for lamps that die under the iron (the smaller, the more) are
         common ones; a price in the drawer goes before them.

@@ -1,5 +1,6 @@
 import { screenColour } from '../../light/colour';
 import { bandPaint, bandsOf, figuresOf } from '../../part/colour-bands';
+import type { LampBodyName } from '../../part/lamp-body';
 import { standardColour } from '../../part/plug';
 import { formatQuantity, shortOhms } from '../../quantity/format';
 import { wattsName } from '../../part/resistor';
@@ -66,8 +67,8 @@ export function upright(picture: PartPicture): PartPicture {
   };
 }
 
-/** A lamp: the longer leg is plus, the flat on the rim minus; a unit of strip has its pads marked. */
-function lamp(part: Extract<Part, { kind: 'lamp' }>): PartPicture {
+/** A lamp: the longer leg is plus, the flat on the rim minus; the foot of a chip's T minus; a unit of strip has its pads marked. */
+function lamp(part: Extract<Part, { kind: 'lamp' }>, body: LampBodyName | null): PartPicture {
   const words = [part.label];
   if (part.led.form === 'strip')
     return {
@@ -78,6 +79,14 @@ function lamp(part: Extract<Part, { kind: 'lamp' }>): PartPicture {
       words,
     };
   const two = part.second !== null;
+  if (body?.startsWith('chip'))
+    return {
+      width: 52,
+      height: 54,
+      svg: `<rect x="-16" y="-11" width="32" height="18" rx="2" fill="#f1ead6"/><rect x="-16" y="-11" width="8" height="18" fill="${STEEL}" stroke="none"/><rect x="8" y="-11" width="8" height="18" fill="${STEEL}" stroke="none"/><rect x="-6" y="-8" width="12" height="12" fill="${screenColour(part.led.colour)}"/><path class="foot-of-t" d="M-4 -2H4M4 -6V2" stroke="#2f7a48" stroke-width="2"/><path d="M-12 7V22M12 7V22" stroke="${STEEL}" stroke-width="1.6"/>${text(-20, 22, '+')}${text(20, 22, two ? '~' : '−')}`,
+      legs: legs({ anode: [-12, 22, 0, 1], cathode: [12, 22, 0, 1] }),
+      words,
+    };
   return {
     width: 44,
     height: 66,
@@ -120,11 +129,16 @@ function decoder(used: ReadonlySet<string>): PartPicture {
  * A part as it looks: bands and value of a resistor, stripe and legs of an electrolytic, the band of a
  * diode, flat and long leg of a lamp (marks differ by maker: prove with the tester).
  * @param used terminals that wires go to
+ * @param body a lamp comes in, where it is known: on a chip the foot of the T points to minus
  */
-export function partPicture(part: Part, used: ReadonlySet<string>): PartPicture {
+export function partPicture(
+  part: Part,
+  used: ReadonlySet<string>,
+  body: LampBodyName | null = null,
+): PartPicture {
   switch (part.kind) {
     case 'lamp':
-      return lamp(part);
+      return lamp(part, body);
     case 'bulb':
       return {
         width: 44,

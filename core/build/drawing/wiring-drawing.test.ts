@@ -90,6 +90,14 @@ describe('the wiring as it looks', () => {
     const [band] = parse(diode.svg).getElementsByClassName('band');
     expect(Math.sign(Number(band.getAttribute('x')))).toBe(Math.sign(diode.legs.get('cathode')!.x));
   });
+  test('on a chip the foot of the T lies towards minus (common practice, no source)', () => {
+    const drawn = wiringDrawing(benchOf(boatTrain(), 'diesel-shunter'));
+    const chip = drawn.parts.find((p) => p.part.label.startsWith('Tail lamp'))!.picture;
+    const [foot] = parse(chip.svg).getElementsByClassName('foot-of-t');
+    // Its stem ends at the bar, which stands on the side of minus.
+    const bar = Number(/M(-?\d+) -6V2/.exec(foot.getAttribute('d')!)![1]);
+    expect(Math.sign(bar)).toBe(Math.sign(chip.legs.get('cathode')!.x));
+  });
   test('lit parts stand out, names do no harm, and it is well-formed', () => {
     const drawing = wiringDrawing(benchOf(boatTrain(), 'diesel-shunter'));
     const lit = new Set([drawing.parts[0].part.id]);

@@ -1,4 +1,5 @@
 import { shines, terminalKey, type Part } from '../../assembly/assembly';
+import { orderFactsOf } from '../../kinds/orders';
 import { wiringOf } from '../../kinds/wirings';
 import { wirePaint, type WireColour } from '../../part/wire-colour';
 import { wiringTable } from '../wiring-table';
@@ -133,12 +134,14 @@ const wordsHeight = ({ words, beside }: PartPicture): number => (beside ? 0 : WO
  */
 export function wiringDrawing(bench: Pick<Bench, 'assembly' | 'job'>, width = USUAL_WIDTH): WiringDrawing {
   const { assembly } = bench;
+  const facts = orderFactsOf(bench.job.kind);
   const used = new Map<string, Set<string>>();
   for (const lead of assembly.leads)
     for (const t of [lead.from, lead.to]) used.set(t.part, (used.get(t.part) ?? new Set()).add(t.terminal));
   const pictures = new Map(
     assembly.parts.map((p) => {
-      const picture = partPicture(p, used.get(p.id) ?? new Set());
+      const body = shines(p) ? facts.lampBody(bench.job, p.lamp!) : null;
+      const picture = partPicture(p, used.get(p.id) ?? new Set(), body);
       return [p.id, p.kind === 'resistor' && p.lamp !== null ? upright(picture) : picture] as const;
     }),
   );

@@ -1,6 +1,7 @@
 import { inOrder } from '../../document/in-order';
 import { needsOf, type NeedOf } from './needs';
-import { ownedOf } from './stock';
+import { ownedOf, sortOf, usesOf } from './stock';
+import type { Bench } from '../../study/bench';
 import type { Layout } from '../../document/layout';
 
 /** Whether a job can be built of what lies in the drawer, and what it lacks. */
@@ -21,4 +22,18 @@ export function canBuild(layout: Layout): Buildable[] {
         .filter((n) => n.owned < n.count - 1e-9),
     }))
     .sort((a, b) => a.lacks.length - b.lacks.length);
+}
+
+/** Parts of a job that the drawer does not have enough of: they have to be got before what is about them can be done. */
+export function missingParts(
+  layout: Layout,
+  { assembly, job }: Pick<Bench, 'assembly' | 'job'>,
+): Set<string> {
+  const needed = new Map(usesOf(assembly.parts, job.progress.count).map((u) => [u.key, u.count]));
+  return new Set(
+    assembly.parts.flatMap((part) => {
+      const sort = sortOf(part);
+      return sort && ownedOf(layout, sort.key) < needed.get(sort.key)! ? [part.id] : [];
+    }),
+  );
 }

@@ -1,3 +1,4 @@
+import { insteadOf, type Instead } from './instead';
 import { builtOf, needsOf, type NeedOf } from './needs';
 import { ownedOf, stockOf } from './stock';
 import { wires, type WireName } from '../../part/wire';
@@ -27,6 +28,7 @@ export interface ShoppingList {
   readonly perJob: number;
   readonly lamps: number;
   readonly jobs: number;
+  readonly instead: readonly Instead[];
 }
 
 /** Pieces in a pack, by the beginning of a key; one where nothing is said (common practice, no source). */
@@ -98,5 +100,6 @@ export function shoppingList(layout: Layout, jobIds: readonly string[]): Shoppin
     perJob: jobs > 0 ? worth / jobs : 0,
     lamps,
     jobs,
+    instead: insteadOf(layout, jobIds),
   };
 }

@@ -4,7 +4,8 @@ import { displayId, tug } from '../../../tests/display-models';
 import { boatTrain } from '../../../tests/generated';
 import { change } from '../../document/patch';
 import { complaintsOf } from '../../document/sound';
-import { canBuild } from './can-build';
+import { benchOf } from '../../study/bench';
+import { canBuild, missingParts } from './can-build';
 import { needsOf } from './needs';
 import { putStock, readStockCsv, stockRows, writeStockCsv, type StockRow } from './stock-csv';
 import type { Layout } from '../../document/layout';
@@ -105,5 +106,14 @@ describe('what can be lit with what there is', () => {
     expect(all).toHaveLength(Object.keys(boatTrain().jobs).length);
     all.slice(1).forEach((b, i) => expect(b.lacks.length).toBeGreaterThanOrEqual(all[i].lacks.length));
     for (const b of all) for (const l of b.lacks) expect(l.owned).toBeLessThan(l.count);
+  });
+  test('parts there are too few of are missing, whatever of the others there is', () => {
+    const some = put(tug(100), [{ name: 'Lamp red', key: 'lamp:red', count: 1, price: 1, kept: '' }]);
+    const missing = (layout: Layout): string[] =>
+      [...missingParts(layout, benchOf(layout, displayId))].filter((id) => id.startsWith('lamp-')).sort();
+    expect(missing(some)).toEqual(['lamp-lamp-1', 'lamp-lamp-2']);
+    expect(missing(put(some, [{ name: 'Lamp red', key: 'lamp:red', count: 2, price: 1, kept: '' }]))).toEqual(
+      [],
+    );
   });
 });
