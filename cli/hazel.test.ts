@@ -193,6 +193,19 @@ describe('hazel on a layout', () => {
     });
     expect(JSON.parse(hazel('check', demo, '--json').stdout)[0].findings[0].rule).toBe('reservoir-rating');
   }, 30_000);
+  test('sheet: as Markdown, and as a page with its drawing; a job there is not is refused', () => {
+    const quay = join(root, 'demo', 'brackwater-quay.hazel.json');
+    const markdown = hazel('sheet', quay, '--job', 'diesel-shunter');
+    expect(markdown.status).toBe(0);
+    expect(markdown.stdout).toMatch(/^# Diesel shunter 3\n/);
+    expect(markdown.stdout).toMatch(/^1\. \[ \] \*\*/m);
+    const page = hazel('sheet', quay, '--job', 'diesel-shunter', '--html', '--proof');
+    expect(page.stdout).toMatch(/^<!doctype html>/);
+    expect(page.stdout).toContain('<svg');
+    expect(page.stdout).toContain('The shortest proof');
+    complains(hazel('sheet', quay, '--job', 'nobody'), /there is no job nobody/);
+    complains(hazel('sheet', quay), /--job is missing/);
+  });
   test('check: trains too, with what an eye sees differ', () => {
     const { stdout } = hazel('check', join(root, 'demo', 'brackwater-quay.hazel.json'));
     expect(stdout).toMatch(/Boat train:/);

@@ -1,5 +1,6 @@
-import { Segmented } from 'antd';
-import { Suspense, useState } from 'react';
+import { Button, Segmented } from 'antd';
+import { Suspense, useRef, useState } from 'react';
+import { saveDrawings } from '../drawings/save-drawing';
 import type { Face, PictureProps } from '../kinds/face';
 
 interface PicturesProps {
@@ -13,10 +14,11 @@ interface PicturesProps {
  * rather than the library's tabs, which bring a menu of their own for tabs that do not fit.
  */
 export function Pictures({ face, stage, of }: PicturesProps) {
+  const body = useRef<HTMLDivElement>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const there = face.pictures.filter((p) => p.when?.(of.solved.bench, stage) ?? true);
   const wanted = chosen ?? face.stages.find((s) => s.id === stage)!.picture;
-  const { id, name, Picture } = there.find((p) => p.id === wanted) ?? there[0];
+  const { id, name, Picture, savesItself } = there.find((p) => p.id === wanted) ?? there[0];
   return (
     <section className="picture" aria-label="Drawings of the job">
       <div className="pictures">
@@ -26,8 +28,18 @@ export function Pictures({ face, stage, of }: PicturesProps) {
           value={id}
           onChange={setChosen}
         />
+        {!savesItself && (
+          <Button
+            type="text"
+            size="small"
+            className="print-button"
+            onClick={() => body.current && saveDrawings(body.current, `${of.jobId}-${id}`)}
+          >
+            Save as SVG
+          </Button>
+        )}
       </div>
-      <div className="picture-body" tabIndex={0} role="region" aria-label={name}>
+      <div ref={body} className="picture-body" tabIndex={0} role="region" aria-label={name}>
         {of.solved.failure && <p className="field-refusal">{of.solved.failure}</p>}
         <Suspense fallback={<p className="stale-note">Opening…</p>}>
           <Picture {...of} />

@@ -16,6 +16,7 @@ export const buildPictures: readonly BenchPicture<AnyJob>[] = [
   {
     id: 'wiring',
     name: 'Wiring',
+    savesItself: true,
     Picture: lazy(async () => ({
       default: (await import('../drawings/build/wiring-picture')).WiringPicture,
     })),
@@ -23,24 +24,28 @@ export const buildPictures: readonly BenchPicture<AnyJob>[] = [
   {
     id: 'order',
     name: 'Order',
+    savesItself: true,
     Picture: lazy(async () => ({ default: (await import('../drawings/build/order-picture')).OrderPicture })),
     when: atBuild,
   },
   {
     id: 'lists',
     name: 'Lists',
+    savesItself: true,
     Picture: lazy(async () => ({ default: (await import('../drawings/build/lists-picture')).ListsPicture })),
     when: atBuild,
   },
   {
     id: 'board',
     name: 'Strip-board',
+    savesItself: true,
     Picture: lazy(async () => ({ default: (await import('../drawings/build/board-picture')).BoardPicture })),
     when: ({ assembly }, stage) => stage === 'build' && boardParts(assembly).length > 1,
   },
   {
     id: 'templates',
     name: 'Templates',
+    savesItself: true,
     Picture: lazy(async () => ({
       default: (await import('../drawings/build/templates-picture')).TemplatesPicture,
     })),

@@ -35,6 +35,7 @@ export const throttle: BenchPicture<AnyJob> = {
 export const states: BenchPicture<AnyJob> = {
   id: 'states',
   name: 'All states',
+  savesItself: true,
   Picture: lazy(async () => ({ default: (await import('../drawings/states-picture')).StatesPicture })),
   when: (bench) => statesOf(bench).states.length > 1,
 };
@@ -43,6 +44,7 @@ export const states: BenchPicture<AnyJob> = {
 export const proof: BenchPicture<AnyJob> = {
   id: 'proof',
   name: 'Proof',
+  savesItself: true,
   Picture: lazy(async () => ({ default: (await import('../drawings/proof-picture')).ProofPicture })),
   when: (_, stage) => stage === 'proof',
 };

@@ -40,6 +40,8 @@ export interface BenchPicture<J extends AnyJob> {
   readonly id: string;
   readonly name: string;
   readonly Picture: FunctionComponent<PictureProps<J>>;
+  /** Rows and words, or drawings that bring a press of their own to be saved by. */
+  readonly savesItself?: true;
   /** Left out where it makes no sense; it always does when this is left out. */
   readonly when?: (bench: Bench<J>, stage: string) => boolean;
 }

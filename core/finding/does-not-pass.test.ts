@@ -50,3 +50,17 @@ describe('what leads go through', () => {
     expect(found(other, displayId)).toEqual([]);
   });
 });
+
+describe('colours the wire does not come in', () => {
+  test('magnet wire and the decoder’s colours: told, and cured by a code of few that are to be had', () => {
+    const layout = withJob(onRails('resistor-each'), vehicleId, (j) => {
+      j.wires = { lamps: 'magnet-0.15', feed: 'magnet-0.15' };
+    });
+    const told = (of: Layout) => checkJob(of, vehicleId).filter((f) => f.rule === 'wire-not-sold');
+    const [finding] = told(layout);
+    expect(finding.severity).toBe('note');
+    expect(finding.sentence).toMatch(/Magnet wire 0\.15 mm in (black|white)/);
+    expect(told(patched(layout, finding.remedies[0].patches))).toEqual([]);
+    expect(told(onRails('resistor-each'))).toEqual([]);
+  });
+});

@@ -30,6 +30,7 @@ import { secondColourDark } from './second-colour-dark';
 import { supplyOverload } from './supply-overload';
 import { unevenSharing } from './uneven-sharing';
 import { wireColours } from './wire-colours';
+import { wireNotSold } from './wire-not-sold';
 import type { Rule } from './finding';
 
 /** Every rule that is about parts and supplies, whatever the kind of job. A new one is a file beside these, and a line here. */
@@ -67,4 +68,5 @@ export const rules: readonly Rule[] = [
   pickupDrag,
   wireColours,
   doesNotPass,
+  wireNotSold,
 ];

@@ -211,6 +211,7 @@ const elsewhere = [
   'first-show',
   'limiter-headroom',
   'does-not-pass',
+  'wire-not-sold',
   'not-in-mapping',
 ];
 

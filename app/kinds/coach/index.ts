@@ -64,6 +64,7 @@ export const face: Face<CoachRecord> = {
     {
       id: 'compare',
       name: 'Compare',
+      savesItself: true,
       Picture: lazy(async () => ({ default: (await import('./pictures/compare-picture')).ComparePicture })),
     },
     proof,

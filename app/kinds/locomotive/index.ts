@@ -69,6 +69,7 @@ export const face: Face<LocomotiveRecord> = {
     {
       id: 'sheet',
       name: 'Sheet',
+      savesItself: true,
       Picture: lazy(async () => ({ default: (await import('./pictures/sheet-view')).SheetView })),
     },
     proof,

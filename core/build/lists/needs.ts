@@ -1,6 +1,5 @@
 import { orderFactsOf } from '../../kinds/orders';
 import { lampBodies } from '../../part/lamp-body';
-import { supplyKind } from '../../supply';
 import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
 import { priceOf } from '../../study/bill';
@@ -103,7 +102,3 @@ export function builtOf(
     { lamps: 0, jobs: 0 },
   );
 }
-
-/** Jobs fed from a track, that one calls vehicles. */
-export const areVehicles = (layout: Layout, jobIds: readonly string[]): boolean =>
-  jobIds.every((id) => supplyKind(layout.supplies[layout.jobs[id].supplyId]).onTrack);
