@@ -27,34 +27,8 @@ const views = {
       await page.locator('.line-chart .curve').first().waitFor();
     },
   ],
-  'bench-run': [
-    '/bench/compartment-coach/try',
-    async (page) => {
-      await judged(page);
-      await page.getByRole('button', { name: /^Dead/ }).click();
-      await page.getByRole('button', { name: 'Run it' }).click();
-      await page.locator('.runner.lost').waitFor();
-      await page.locator('.runner:not(.lost)').waitFor();
-    },
-  ],
   locomotive: ['/bench/diesel-shunter/circuit', judged],
-  'locomotive-throttle': [
-    '/bench/diesel-shunter/try',
-    async (page) => {
-      await judged(page);
-      await page.locator('.line-chart .curve').first().waitFor();
-    },
-  ],
-  'locomotive-leads': ['/bench/railcar-tern/power', judged],
   'locomotive-functions': ['/bench/railcar-tern/functions', judged],
-  'locomotive-states': [
-    '/bench/railcar-tern',
-    async (page) => {
-      await judged(page);
-      await page.locator('.pictures').getByText('All states').click();
-      await page.locator('.states tbody .ant-btn').first().waitFor();
-    },
-  ],
   'locomotive-proof': [
     '/bench/express-diesel/proof',
     async (page) => {
@@ -110,13 +84,41 @@ const views = {
       await page.locator('.history-look .line-picture path').first().waitFor();
     },
   ],
-  drawer: ['/drawer', (page) => page.getByText('Lamps from readings').waitFor()],
+  drawer: [
+    '/drawer',
+    async (page) => {
+      for (const band of ['yellow', 'violet', 'red', 'gold'])
+        await page.locator('.band-keys').getByText(band, { exact: true }).click();
+    },
+  ],
+  build: [
+    '/bench/diesel-shunter/build',
+    async (page) => {
+      await judged(page);
+      await page.locator('.task-list li').first().waitFor();
+    },
+  ],
+  wiring: [
+    '/bench/compartment-coach/build',
+    async (page) => {
+      await judged(page);
+      await page.locator('.pictures').getByText('Wiring', { exact: true }).click();
+      await page.locator('svg.wiring').waitFor();
+    },
+  ],
+  'at-bench': [
+    '/at-bench/diesel-shunter',
+    async (page) => {
+      for (let n = 0; n < 6; n++) await page.locator('.done-key').click();
+    },
+  ],
+  sheet: ['/sheet/diesel-shunter', (page) => page.locator('.sheet-page[aria-busy="false"] .paper').waitFor()],
 };
 for (const [name, [path, ready]] of Object.entries(views)) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`http://127.0.0.1:4199${path}`);
   await ready(page);
-  await page.waitForTimeout(name === 'bench-run' ? 150 : 1500);
+  await page.waitForTimeout(1500);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   await page.close();
 }

@@ -132,7 +132,7 @@ describe('trying and comparing', () => {
 
   test('a lamp type from own readings can be chosen', async () => {
     const { page, context } = await visit(browser, `${host.base}/drawer?at=lamps`);
-    await page.getByText('Lamps from readings').waitFor();
+    await page.getByRole('heading', { name: 'Lamps from readings' }).waitFor();
     await page.getByLabel('Volts, reading 1').fill('3.5');
     await page.keyboard.press('Enter');
     await page

@@ -33,6 +33,7 @@ export function BuildPanel(props: PanelProps) {
       {answer?.ok && (
         <>
           <Progress
+            aria-label="Tasks done"
             percent={Math.round((100 * done) / tasks.length)}
             format={() => `${done} of ${tasks.length}`}
           />
