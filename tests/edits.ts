@@ -1,5 +1,7 @@
 import { mainLineId, putStage, stageOf, takeStage } from '../core/document/line-stages';
 import { inOrder } from '../core/document/in-order';
+import { usualPassage } from '../core/document/passage-record';
+import { tick } from '../core/build/progress';
 import { freeId } from '../core/document/usual-supply';
 import { coachesOf, coachIn } from '../core/kinds/coach/jobs';
 import type { Draft } from 'immer';
@@ -41,6 +43,32 @@ export function randomEdit(layout: Layout, random: () => number): RandomEdit {
         const line = lines[mainLineId({ lines })!];
         if (stageOf(line, 'reservoir')) takeStage(line, 'reservoir');
         else putStage(line, 'reservoir', { farads: 470e-6, ratedVolts: 25 });
+      },
+    }),
+    () => ({
+      label: 'A task done, or not after all',
+      recipe: (d) =>
+        tick(
+          d,
+          coach.id,
+          { id: `task ${Math.round(figure) % 5}`, uses: [{ key: 'resistor:470:0.25', count: 2 }] },
+          figure > 40,
+        ),
+    }),
+    () => ({
+      label: 'A passage',
+      recipe: (d) => {
+        const { passages } = coachIn(d, coach.id);
+        const ids = Object.keys(passages);
+        if (ids.length > 3) Reflect.deleteProperty(passages, pick(ids));
+        else
+          passages[freeId(passages, 'passage')] = usualPassage(
+            ids.length + 1,
+            `Hole ${figure}`,
+            'hole',
+            'roof',
+            1 + figure / 10,
+          );
       },
     }),
     () => ({

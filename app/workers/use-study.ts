@@ -21,11 +21,14 @@ const QUIET_MS: Readonly<Record<Pace, number>> = { frame: 0, soon: 30, slow: 60 
 
 export const textOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
+/** Questions whose answers tell notes, prices and ticks too. */
+const TELL_REMARKS: ReadonlySet<QuestionName> = new Set<QuestionName>(['sheet', 'shopping']);
+
 /** The layout a question was last asked of: another one only when what has changed concerns the job. */
-function useConcerning(layout: Layout, jobId: string | undefined): Layout {
+function useConcerning(layout: Layout, jobId: string | undefined, remarks: boolean): Layout {
   const [kept, setKept] = useState({ layout, jobId });
   if (kept.layout === layout && kept.jobId === jobId) return kept.layout;
-  if (kept.jobId === jobId && !concerns(kept.layout, layout, jobId)) return kept.layout;
+  if (!remarks && kept.jobId === jobId && !concerns(kept.layout, layout, jobId)) return kept.layout;
   setKept({ layout, jobId });
   return layout;
 }
@@ -51,7 +54,11 @@ export function useStudy<Q extends QuestionName>(
   pace: Pace = 'soon',
 ): TaskState<Answer<Q>> {
   const key = of === null ? null : JSON.stringify(of);
-  const asked = useConcerning(layout, (of as { readonly jobId?: string } | null)?.jobId);
+  const asked = useConcerning(
+    layout,
+    (of as { readonly jobId?: string } | null)?.jobId,
+    TELL_REMARKS.has(name),
+  );
   const asking = useRef<Asking<Answer<Q>> | null>(null);
   const [state, setState] = useState<Answered<Answer<Q>>>({
     asked: null,

@@ -13,6 +13,8 @@ describe('what a change can change of what is solved or judged of a job', () => 
     ['its own resistor', (d) => void (d.jobs[demoJob].circuits.roof.ohms = 470)],
     ['its supply', (d) => void (d.supplies[d.jobs[demoJob].supplyId].name = 'Other')],
     ['what is in the drawer', (d) => void (Object.values(d.drawer.resistors)[0].count = 0)],
+    ['how many of it are built', (d) => void (d.jobs[demoJob].progress.count = 5)],
+    ['a bore', (d) => void (d.jobs[demoJob].passages.floor.boreMillimetres = 1)],
     ['the tester', (d) => void (d.drawer.tester.volts = 3)],
     ['the scale', (d) => void (d.scale = 'N')],
     ['its name, which findings say', (d) => void (d.jobs[demoJob].name = 'Other')],
@@ -21,6 +23,11 @@ describe('what a change can change of what is solved or judged of a job', () => 
   test.each<[string, (draft: Draft<Layout>) => void]>([
     ['its note', (d) => void (d.jobs[demoJob].note = 'Bought at the fair')],
     ['a price', (d) => void (Object.values(d.drawer.resistors)[0].price = 9)],
+    ['where a part is kept', (d) => void (Object.values(d.drawer.resistors)[0].kept = 'shelf')],
+    [
+      'a task that is done',
+      (d) => void (d.jobs[demoJob].progress.tasks.open = { done: true, note: '', taken: [] }),
+    ],
     ['the currency', (d) => void (d.currency = 'DKK')],
     ['another job', (d) => void (d.jobs['open-saloon'].circuits = {})],
     ['a train', (d) => void (d.trains = {})],

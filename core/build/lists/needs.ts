@@ -58,11 +58,13 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
       const body = shines(part) ? facts.lampBody(job, part.lamp!) : null;
       const share = shines(part) ? (body ? lampBodies[body].spareShare : USUAL_SPARES) : 0;
       const pieces = piecesOf(part);
+      // Units of strip are cut from a reel; cut marks between them fall together.
+      const unit = part.kind === 'lamp' ? part.led.unitMillimetres : null;
       add(
         { ...sort, priceEach: priceOf(part, layout, supply) / pieces },
         times * pieces,
         share * times * pieces,
-        [],
+        unit === null ? [] : Array.from({ length: times }, () => unit),
       );
     }
     let sleeves = 0;
@@ -79,7 +81,12 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
       );
     }
     if (sleeves > 0)
-      add({ ...shrinkSort, priceEach: SLEEVE_PRICE }, (sleeves * SLEEVE_MILLIMETRES) / 1000, 0, []);
+      add(
+        { ...shrinkSort, priceEach: SLEEVE_PRICE },
+        (sleeves * SLEEVE_MILLIMETRES) / 1000,
+        0,
+        Array.from({ length: sleeves }, () => SLEEVE_MILLIMETRES),
+      );
   }
   return [...needs.values()]
     .map((n) => ({ ...n, spares: Math.ceil(n.spares - 1e-9) }))

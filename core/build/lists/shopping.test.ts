@@ -27,6 +27,14 @@ describe('what jobs need', () => {
     expect(all.map((n) => n.key)).toEqual([...sum.keys()].sort());
     for (const n of all) expect(n.count, n.key).toBeCloseTo(sum.get(n.key)!.count, 9);
   });
+  test('strip and heat-shrink have their lengths: a unit of 12 V strip is 50 mm, a sleeve goes over every end of a lead', () => {
+    const needs = needsOf(boatTrain(), ['luggage-van']);
+    expect(needs.find((n) => n.key.startsWith('lamp:strip'))!.pieces).toEqual([50]);
+    const ends = 2 * benchOf(boatTrain(), 'luggage-van').assembly.leads.length;
+    const sleeves = needs.find((n) => n.key === 'shrink')!;
+    expect(sleeves.pieces).toHaveLength(ends);
+    expect(sleeves.pieces.reduce((a, b) => a + b, 0) / 1000).toBeCloseTo(sleeves.count, 9);
+  });
   test('five of a job need five times as much', () => {
     fc.assert(
       fc.property(

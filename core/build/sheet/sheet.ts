@@ -14,8 +14,9 @@ import type { Template } from '../template';
 import type { Layout } from '../../document/layout';
 import type { ShortestProof } from '../../study/shortest-proof';
 
-/** Lengths of one wire cut from its reels. */
-export interface WireCuts {
+/** Lengths of one wire, strip or sleeve cut from what it comes in. */
+export interface LengthCuts {
+  readonly stockMillimetres: number;
   readonly name: string;
   readonly plan: CutPlan;
   readonly metres: number;
@@ -37,7 +38,7 @@ export interface Sheet {
   readonly wiring: readonly WiringRow[];
   readonly functions: readonly FunctionLine[];
   readonly shopping: ShoppingList;
-  readonly cuts: readonly WireCuts[];
+  readonly cuts: readonly LengthCuts[];
   readonly tools: readonly { readonly name: string; readonly without: string | null }[];
   readonly cautions: readonly string[];
   readonly templates: readonly Template[];
@@ -55,17 +56,27 @@ const without: Readonly<Partial<Record<Tool, string>>> = {
 /** Widths a printed sheet has for its drawing, in pixels: 180 mm at 96 to the inch. */
 const PRINT_WIDTH = 680;
 
-/** Wire of a job by sort and colour, cut from reels; lengths no reel has are left to be joined. */
-function cutsOf(shopping: ShoppingList): WireCuts[] {
+/** Lengths that strip and heat-shrink are sold in, in millimetres (common practice, no source). */
+const STRIP_REEL = 5000;
+const SHRINK_LENGTH = 1000;
+
+/** Wire, strip and heat-shrink of a job, cut from the lengths they come in; longer pieces than those are left to be joined. */
+function cutsOf(shopping: ShoppingList): LengthCuts[] {
   return shopping.lines.flatMap((line) => {
+    if (line.pieces.length === 0) return [];
     const [sort, wire] = line.key.split(':');
-    if (sort !== 'wire') return [];
-    const reel = wires[wire as WireName].reelMillimetres;
+    const stock =
+      sort === 'wire'
+        ? wires[wire as WireName].reelMillimetres
+        : line.key === 'shrink'
+          ? SHRINK_LENGTH
+          : STRIP_REEL;
     const plan = cutPlan(
-      line.pieces.filter((p) => p <= reel),
-      reel,
+      line.pieces.filter((p) => p <= stock),
+      stock,
     );
-    return [{ name: line.name, plan, metres: line.count }];
+    const metres = line.pieces.reduce((sum, p) => sum + p, 0) / 1000;
+    return [{ name: line.name, plan, metres, stockMillimetres: stock }];
   });
 }
 

@@ -66,12 +66,14 @@ export function sheetTables(sheet: Sheet): SheetTable[] {
       ]),
     },
     {
-      title: 'Wire to cut',
-      head: ['Wire', 'In all', 'Lengths'],
+      title: 'To cut',
+      head: ['What', 'In all', 'From', 'Lengths', 'Waste'],
       rows: cuts.map((c) => [
         c.name,
         `${Number(c.metres.toFixed(2))} m`,
+        `${c.plan.cuts.length} × ${Number((c.stockMillimetres / 1000).toFixed(2))} m`,
         lengthWords(c.plan.cuts.flatMap((cut) => cut.pieces)),
+        mm(c.plan.wasteMillimetres),
       ]),
     },
   ];
