@@ -1,6 +1,6 @@
 import { escaped } from '../drawing/part-picture';
 import { formatQuantity, shortOhms } from '../../quantity/format';
-import { PITCH, type Hole, type StripBoard } from './strip-board';
+import { PITCH, type Hole, type StripBoard } from './board';
 import type { Part } from '../../assembly/assembly';
 
 /** Pixels between holes on the screen and on paper. */

@@ -6,15 +6,8 @@ import { generatedJobs, generatedKinds, type Case } from '../../../tests/kinds';
 import { assemble } from '../../assembly/assemble';
 import { netsOf, terminalKey, terminalsOf, type Assembly } from '../../assembly/assembly';
 import { boardSvg, cutWords } from './board-svg';
-import {
-  boardParts,
-  boardSize,
-  extracted,
-  isSound,
-  plainBoardArea,
-  stripBoard,
-  type StripBoard,
-} from './strip-board';
+import { boardSize, extracted, isSound, type StripBoard } from './board';
+import { boardParts, plainBoardArea, stripBoard } from './strip-board';
 
 /** What the leads of a job join of the parts on its board, and what its wires lead to; told from the assembly alone. */
 function wanted(assembly: Assembly): string[][] {

@@ -1,49 +1,16 @@
 import { canSize } from '../../part/electrolytic';
 import { netsOf, terminalKey, terminalsOf, type Assembly, type Part } from '../../assembly/assembly';
+import {
+  boardSize,
+  LONGEST_REACH,
+  PITCH,
+  type BoardRoom,
+  type PlacedPart,
+  type PlacedWire,
+  type StripBoard,
+} from './board';
+import { sharedStrips } from './share-strips';
 
-/** Between holes of a strip-board, in millimetres (0.1 inch). */
-export const PITCH = 2.54;
-
-/** A hole: column along the strips, row across them. */
-export interface Hole {
-  readonly column: number;
-  readonly row: number;
-}
-
-/** A part on a board: where its legs go in, and what its body covers. */
-export interface PlacedPart {
-  readonly part: Part;
-  readonly legs: ReadonlyMap<string, Hole>;
-  readonly from: Hole;
-  readonly to: Hole;
-}
-
-/** A wire that leaves the board: the lead it is, and where it goes in. */
-export interface PlacedWire {
-  readonly lead: string;
-  /** The terminal away from the board. */
-  readonly outside: string;
-  readonly hole: Hole;
-}
-
-/** A board of parallel strips along its rows, with what sits on it and where strips are cut. */
-export interface StripBoard {
-  readonly columns: number;
-  readonly rows: number;
-  readonly parts: readonly PlacedPart[];
-  readonly wires: readonly PlacedWire[];
-  /** Holes at which a strip is cut through. */
-  readonly cuts: readonly Hole[];
-}
-
-/** Room there is for a board, in millimetres. */
-export interface BoardRoom {
-  readonly lengthMillimetres: number;
-  readonly widthMillimetres: number;
-}
-
-/** Legs are bent over so many strips at most (common practice, no source). */
-const LONGEST_REACH = 9;
 /** Parts that sit on a board; lamps, switches and what is plugged sit elsewhere. */
 const ON_BOARD = new Set<Part['kind']>([
   'bridge',
@@ -204,93 +171,6 @@ function searched(task: Task): StripBoard | null {
 const costOf = (board: StripBoard): number =>
   1000 * areaOf(board) + board.parts.reduce((sum, p) => sum + p.to.row - p.from.row, 0);
 
-/** Holes that a strip's net uses. */
-function holesOn(board: StripBoard, row: number): Hole[] {
-  return [...board.parts.flatMap((p) => [...p.legs.values()]), ...board.wires.map((w) => w.hole)].filter(
-    (h) => h.row === row,
-  );
-}
-
-/**
- * Lets two nets share one strip, cut between them, where their holes lie apart along it and the parts
- * still have their room; again and again.
- */
-function sharedStrips(board: StripBoard): StripBoard {
-  for (let a = 0; a < board.rows; a++)
-    for (let b = 0; b < board.rows; b++) {
-      if (a === b || board.cuts.some((c) => c.row === a || c.row === b)) continue;
-      const [left, right] = [holesOn(board, a), holesOn(board, b)];
-      const end = Math.max(-1, ...left.map((h) => h.column));
-      const begin = Math.min(board.columns, ...right.map((h) => h.column));
-      if (begin - end < 2) continue;
-      const merged = moved(board, b, a, { column: end + 1, row: a });
-      if (merged) return sharedStrips(merged);
-    }
-  return board;
-}
-
-/** Moves what is on one strip to another and takes the empty one out; null where parts would meet. */
-function moved(board: StripBoard, from: number, to: number, cut: Hole): StripBoard | null {
-  const rowOf = (row: number): number => {
-    const there = row === from ? to : row;
-    return there > from ? there - 1 : there;
-  };
-  const hole = (h: Hole): Hole => ({ ...h, row: rowOf(h.row) });
-  const parts = board.parts.map((p) => {
-    const legs = new Map([...p.legs].map(([t, h]) => [t, hole(h)] as const));
-    const rows = [...legs.values()].map((h) => h.row);
-    const grow = p.part.kind === 'electrolytic' ? p.to.column - p.from.column + 1 : 1;
-    const [first, last] = [Math.min(...rows), Math.max(...rows)];
-    const more = Math.max(0, grow - (last - first + 1));
-    return {
-      ...p,
-      legs,
-      from: { ...p.from, row: Math.max(0, first - Math.floor(more / 2)) },
-      to: { ...p.to, row: Math.min(board.rows - 2, last + Math.ceil(more / 2)) },
-    };
-  });
-  const wires = board.wires.map((w) => ({ ...w, hole: hole(w.hole) }));
-  const made: StripBoard = {
-    ...board,
-    rows: board.rows - 1,
-    parts,
-    wires,
-    cuts: [...board.cuts, cut].map(hole),
-  };
-  return isSound(made) ? made : null;
-}
-
-/** Whether no hole is used twice, no bodies meet, no leg reaches too far, and nothing sits in a cut. */
-export function isSound({ columns, rows, parts, wires, cuts }: StripBoard): boolean {
-  const used = new Set<string>();
-  const body = new Set<string>();
-  const within = ({ column, row }: Hole): boolean =>
-    column >= 0 && row >= 0 && column < columns && row < rows;
-  for (const { legs, from, to } of parts) {
-    const at = [...legs.values()].map((h) => h.row);
-    if (new Set(at).size < at.length || Math.max(...at) - Math.min(...at) > LONGEST_REACH) return false;
-    if (!within(from) || !within(to)) return false;
-    for (let c = from.column; c <= to.column; c++)
-      for (let r = from.row; r <= to.row; r++) {
-        if (body.has(`${c} ${r}`)) return false;
-        body.add(`${c} ${r}`);
-      }
-    for (const h of legs.values()) used.add(`${h.column} ${h.row}`);
-  }
-  for (const { hole } of wires) {
-    if (!within(hole) || used.has(`${hole.column} ${hole.row}`) || body.has(`${hole.column} ${hole.row}`))
-      return false;
-    used.add(`${hole.column} ${hole.row}`);
-  }
-  return cuts.every((c) => within(c) && !used.has(`${c.column} ${c.row}`));
-}
-
-/** Size of a board, with half a pitch round its outer holes. */
-export const boardSize = ({ columns, rows }: Pick<StripBoard, 'columns' | 'rows'>): BoardRoom => ({
-  lengthMillimetres: columns * PITCH,
-  widthMillimetres: rows * PITCH,
-});
-
 /** A board, or why there is none. */
 export type MadeBoard =
   { readonly ok: true; readonly board: StripBoard } | { readonly ok: false; readonly reason: string };
@@ -325,22 +205,4 @@ export function plainBoardArea(assembly: Assembly): number {
   const columns =
     parts.reduce((sum, p) => sum + widthOf(p.part), 0) + Math.max(0, ...wires.map((w) => w.length));
   return columns * nets;
-}
-
-/**
- * What a board connects, read off its copper: strips between cuts join the holes on them. As groups of
- * terminals, those of its parts and those its wires go to.
- */
-export function extracted({ rows, cuts, parts, wires }: StripBoard): string[][] {
-  const groups = new Map<string, string[]>();
-  const strip = ({ column, row }: Hole): string =>
-    `${row} ${cuts.filter((c) => c.row === row && c.column < column).length}`;
-  const add = (hole: Hole, name: string): void => {
-    groups.set(strip(hole), [...(groups.get(strip(hole)) ?? []), name]);
-  };
-  void rows;
-  for (const { part, legs } of parts)
-    for (const [terminal, hole] of legs) add(hole, terminalKey({ part: part.id, terminal }));
-  for (const { lead, outside, hole } of wires) add(hole, `${lead} ${outside}`);
-  return [...groups.values()].map((g) => g.sort()).sort((a, b) => (a[0] < b[0] ? -1 : 1));
 }
