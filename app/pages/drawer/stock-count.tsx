@@ -7,7 +7,7 @@ const MOST_COUNT = 9999;
 
 interface StockCountProps {
   readonly row: StockRow;
-  readonly onPut: (row: StockRow) => void;
+  readonly onPut: (changed: Partial<StockRow>) => void;
 }
 
 /** How many there are: whole pieces, or metres of what comes by the metre; and what one costs. */
@@ -21,7 +21,7 @@ export function StockCount({ row, onPut }: StockCountProps) {
           text={String(row.count)}
           most={8}
           check={(t) => (csvFigure(t) === null ? `“${t}” is no number of metres.` : null)}
-          onCommit={(t) => onPut({ ...row, count: Math.max(0, csvFigure(t) ?? row.count) })}
+          onCommit={(t) => onPut({ count: Math.max(0, csvFigure(t) ?? row.count) })}
         />
       ) : (
         <CountField
@@ -29,7 +29,7 @@ export function StockCount({ row, onPut }: StockCountProps) {
           count={Math.floor(row.count)}
           least={0}
           most={MOST_COUNT}
-          onCommit={(count) => onPut({ ...row, count })}
+          onCommit={(count) => onPut({ count })}
         />
       )}
       <TextField
@@ -40,7 +40,7 @@ export function StockCount({ row, onPut }: StockCountProps) {
           const price = csvFigure(t);
           return price === null || price < 0 || price > 10_000 ? `“${t}” is no price from 0 to 10000.` : null;
         }}
-        onCommit={(t) => onPut({ ...row, price: csvFigure(t) ?? row.price })}
+        onCommit={(t) => onPut({ price: csvFigure(t) ?? row.price })}
       />
     </>
   );

@@ -28,7 +28,12 @@ export function StockList({ layout }: SectionProps) {
   const rows = stockRows(layout).filter((r) =>
     words.every((w) => `${r.name} ${r.kept} ${r.key}`.toLowerCase().includes(w)),
   );
-  const put = (row: StockRow, label: string): void => edit(label, (draft) => putStock(draft, row));
+  /** Changes one thing of a part, whatever else of it has changed since it was drawn. */
+  const put = (row: StockRow, changed: Partial<StockRow>, label: string): void =>
+    edit(label, (draft) => {
+      const now = stockRows(draft as Layout).find((r) => r.key === row.key) ?? row;
+      putStock(draft, { ...now, ...changed });
+    });
   return (
     <section className="stock-list">
       <h2>What there is</h2>
@@ -51,12 +56,12 @@ export function StockList({ layout }: SectionProps) {
         {rows.map((r) => (
           <li key={r.key}>
             <b>{r.name}</b>
-            <StockCount row={r} onPut={(row) => put(row, 'Stock')} />
+            <StockCount row={r} onPut={(changed) => put(r, changed, 'Stock')} />
             <TextField
               label={`Where ${r.name} is kept`}
               text={r.kept}
               most={60}
-              onCommit={(kept) => put({ ...r, kept }, 'Where it is kept')}
+              onCommit={(kept) => put(r, { kept }, 'Where it is kept')}
             />
             <Button
               size="small"

@@ -1,0 +1,59 @@
+// @vitest-environment happy-dom
+import { renderHook, waitFor } from '@testing-library/react';
+import { beforeEach, expect, test, vi } from 'vitest';
+import { boatTrain, demoJob } from '../../tests/generated';
+import { useLayoutStore } from '../store/layout-store';
+import { desk } from './desk';
+import { useStudy } from './use-study';
+import type { Layout } from '../../core/document/layout';
+
+/** A desk that answers at once with the layout it was asked of. */
+function answering() {
+  return vi
+    .spyOn(desk, 'ask')
+    .mockImplementation(
+      (name, layout) => ({ answer: Promise.resolve({ name, layout }), leave: () => undefined }) as never,
+    );
+}
+const edited = (recipe: Parameters<ReturnType<typeof useLayoutStore.getState>['edit']>[1]): Layout => {
+  useLayoutStore.getState().edit('Edit', recipe);
+  return useLayoutStore.getState().layout!;
+};
+
+beforeEach(() => {
+  vi.restoreAllMocks();
+  useLayoutStore.getState().open(boatTrain());
+});
+
+test('a note, a price or a tick asks nothing anew of what does not tell it', async () => {
+  const ask = answering();
+  const { result, rerender } = renderHook(({ layout }) => useStudy('order', layout, { jobId: demoJob }), {
+    initialProps: { layout: useLayoutStore.getState().layout! },
+  });
+  await waitFor(() => expect(result.current.stale).toBe(false));
+  rerender({
+    layout: edited((draft) => {
+      draft.jobs[demoJob].progress.tasks.open = { done: true, note: '', taken: [] };
+      draft.jobs[demoJob].note = 'half done';
+    }),
+  });
+  expect(result.current.stale).toBe(false);
+  expect(ask).toHaveBeenCalledOnce();
+  rerender({ layout: edited((draft) => void (draft.jobs[demoJob].progress.count = 3)) });
+  expect(result.current.stale).toBe(true);
+  await waitFor(() => expect(ask).toHaveBeenCalledTimes(2));
+});
+
+test('the sheet and the shopping list tell them, and follow', async () => {
+  const ask = answering();
+  const sheet = renderHook(({ layout }) => useStudy('sheet', layout, { jobId: demoJob, proof: false }), {
+    initialProps: { layout: useLayoutStore.getState().layout! },
+  });
+  await waitFor(() => expect(sheet.result.current.stale).toBe(false));
+  const ticked = edited((draft) => {
+    draft.jobs[demoJob].progress.tasks.open = { done: true, note: '', taken: [] };
+  });
+  sheet.rerender({ layout: ticked });
+  expect(sheet.result.current.stale).toBe(true);
+  await waitFor(() => expect(ask.mock.calls.at(-1)![1]).toBe(ticked));
+});
