@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { missingParts } from '../../../core/build/lists/can-build';
 import { possibleWithout } from '../../../core/build/order/order';
 import { keptOf, tick, writeNote } from '../../../core/build/progress';
@@ -19,15 +19,17 @@ export function OrderPicture(props: PictureProps) {
   const { answer, failure, stale } = useOrder(props);
   const [marked, setMarked] = useState(false);
   const [open, setOpen] = useState<string | null>(null);
-  const edit = useLayoutStore((s) => s.edit);
+  const order = answer?.ok ? answer.order : null;
+  const missing = useMemo(() => missingParts(layout, solved.bench), [layout, solved.bench]);
+  const can = useMemo(
+    () => new Set(order && marked ? possibleWithout(order, missing).map((t) => t.id) : []),
+    [order, marked, missing],
+  );
+  const names = useMemo(() => new Map(order?.tasks.map((t) => [t.id, t.does])), [order]);
   if (failure) return <p className="field-refusal">{failure}</p>;
   if (!answer) return <p className="stale-note">Being put in order…</p>;
   if (!answer.ok) return <Collisions collisions={answer.collisions} />;
   const { tasks } = answer.order;
-  const missing = missingParts(layout, solved.bench);
-  const can = new Set(possibleWithout(answer.order, missing).map((t) => t.id));
-  const waits = (t: Task): boolean => !can.has(t.id) && !keptOf(job.progress, t.id).done;
-  const names = new Map(tasks.map((t) => [t.id, t.does]));
   return (
     <>
       {missing.size > 0 && (
@@ -39,43 +41,77 @@ export function OrderPicture(props: PictureProps) {
       )}
       <ol className={stale ? 'task-list stale' : 'task-list'} aria-label="Order of work">
         {tasks.map((t, i) => {
-          const kept = keptOf(job.progress, t.id);
-          const changed = i === 0 || tasks[i - 1].tool !== t.tool || tasks[i - 1].position !== t.position;
+          const { done, note } = keptOf(job.progress, t.id);
           return (
-            <li key={t.id} className={kept.done ? 'done' : marked && waits(t) ? 'waits' : undefined}>
-              {changed && (
-                <p className="in-hand">
-                  {tools[t.tool]}, {positions[t.position]}
-                </p>
-              )}
-              <div className="task-head">
-                <span className="task-number">{i + 1}</span>
-                <CheckField
-                  label={t.does}
-                  checked={kept.done}
-                  onChange={(on) =>
-                    edit(on ? 'Task done' : 'Task not done', (draft) => tick(draft, jobId, t, on))
-                  }
-                />
-                <span className="task-time">{minuteWords(t.minutes)}</span>
-                <Button
-                  type="text"
-                  size="small"
-                  aria-expanded={open === t.id}
-                  onClick={() => setOpen(open === t.id ? null : t.id)}
-                >
-                  {open === t.id ? 'Less' : 'How'}
-                  <span className="visually-hidden">: {t.does}</span>
-                </Button>
-              </div>
-              {open === t.id && <TaskMore task={t} names={names} jobId={jobId} note={kept.note} />}
-            </li>
+            <TaskRow
+              key={t.id}
+              task={t}
+              number={i + 1}
+              jobId={jobId}
+              changed={i === 0 || tasks[i - 1].tool !== t.tool || tasks[i - 1].position !== t.position}
+              done={done}
+              note={note}
+              waits={marked && !done && !can.has(t.id)}
+              open={open === t.id}
+              names={names}
+              onOpen={setOpen}
+            />
           );
         })}
       </ol>
     </>
   );
 }
+
+interface TaskRowProps extends TaskMoreProps {
+  readonly number: number;
+  /** Another tool is in the hand than for the task before, or the model lies otherwise. */
+  readonly changed: boolean;
+  readonly done: boolean;
+  /** It cannot be done until what is in the post has come. */
+  readonly waits: boolean;
+  readonly open: boolean;
+  readonly onOpen: (taskId: string | null) => void;
+}
+
+/** A task of the list; one that has not changed is not drawn again when another is ticked. */
+const TaskRow = memo(function TaskRow({
+  task,
+  number,
+  changed,
+  done,
+  waits,
+  open,
+  onOpen,
+  ...more
+}: TaskRowProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  return (
+    <li className={done ? 'done' : waits ? 'waits' : undefined}>
+      {changed && (
+        <p className="in-hand">
+          {tools[task.tool]}, {positions[task.position]}
+        </p>
+      )}
+      <div className="task-head">
+        <span className="task-number">{number}</span>
+        <CheckField
+          label={task.does}
+          checked={done}
+          onChange={(on) =>
+            edit(on ? 'Task done' : 'Task not done', (draft) => tick(draft, more.jobId, task, on))
+          }
+        />
+        <span className="task-time">{minuteWords(task.minutes)}</span>
+        <Button type="text" size="small" aria-expanded={open} onClick={() => onOpen(open ? null : task.id)}>
+          {open ? 'Less' : 'How'}
+          <span className="visually-hidden">: {task.does}</span>
+        </Button>
+      </div>
+      {open && <TaskMore task={task} {...more} />}
+    </li>
+  );
+});
 
 interface TaskMoreProps {
   readonly task: Task;

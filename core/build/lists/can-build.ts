@@ -1,6 +1,6 @@
 import { inOrder } from '../../document/in-order';
 import { needsOf, type NeedOf } from './needs';
-import { ownedOf, sortOf, usesOf } from './stock';
+import { ownedOf, sortOf, takenOf, usesOf } from './stock';
 import type { Bench } from '../../study/bench';
 import type { Layout } from '../../document/layout';
 
@@ -14,11 +14,11 @@ export interface Buildable {
 /** What each job lacks of what it needs, each taken alone, those that lack least first. */
 export function canBuild(layout: Layout): Buildable[] {
   return inOrder(layout.jobs)
-    .map(({ id, name }) => ({
-      jobId: id,
-      name,
-      lacks: needsOf(layout, [id])
-        .map((n) => ({ ...n, owned: ownedOf(layout, n.key) }))
+    .map((job) => ({
+      jobId: job.id,
+      name: job.name,
+      lacks: needsOf(layout, [job.id])
+        .map((n) => ({ ...n, owned: ownedOf(layout, n.key) + takenOf(layout, job, n.key) }))
         .filter((n) => n.owned < n.count - 1e-9),
     }))
     .sort((a, b) => a.lacks.length - b.lacks.length);
@@ -33,7 +33,9 @@ export function missingParts(
   return new Set(
     assembly.parts.flatMap((part) => {
       const sort = sortOf(part);
-      return sort && ownedOf(layout, sort.key) < needed.get(sort.key)! ? [part.id] : [];
+      return sort && ownedOf(layout, sort.key) + takenOf(layout, job, sort.key) < needed.get(sort.key)!
+        ? [part.id]
+        : [];
     }),
   );
 }

@@ -6,6 +6,9 @@ import { generatedJobs, generatedKinds } from '../../../tests/kinds';
 import { benchOf } from '../../study/bench';
 import { costOf } from '../../study/bill';
 import { change } from '../../document/patch';
+import { orderOf } from '../order/order';
+import { tick } from '../progress';
+import { missingParts } from './can-build';
 import { needsOf } from './needs';
 import { packSizeOf, priceFor, shoppingList } from './shopping';
 import { ownedOf } from './stock';
@@ -126,6 +129,26 @@ describe('a shopping list', () => {
     expect(none.total).toBe(0);
     expect(none.lines.every((l) => l.kept === 'tin')).toBe(true);
     expect(none.perLamp).toBeGreaterThan(0);
+  });
+  test('what ticked tasks have taken is not bought again, and the job does not lack it', () => {
+    const id = 'diesel-shunter';
+    const made = orderOf(benchOf(boatTrain(), id));
+    const uses = made.ok
+      ? made.order.tasks.filter((t) => t.uses.some((u) => u.key === 'lamp:white-warm'))
+      : [];
+    expect(uses).toHaveLength(1);
+    const exact = change(boatTrain(), (draft) => void (draft.drawer.sundries.warm.count = 4)).layout;
+    const line = (layout: Layout) =>
+      shoppingList(layout, [id]).lines.find((l) => l.key === 'lamp:white-warm')!;
+    const built = change(exact, (draft) => tick(draft, id, uses[0], true)).layout;
+    expect(built.drawer.sundries.warm.count).toBe(0);
+    expect(line(built)).toMatchObject({ owned: 0, taken: 4, short: line(exact).short });
+    const lamps = (layout: Layout): string[] =>
+      [...missingParts(layout, benchOf(layout, id))].filter((p) => p.startsWith('lamp-headlight'));
+    expect(lamps(built)).toEqual([]);
+    // Nobody took them: they are missing.
+    const empty = change(exact, (draft) => void (draft.drawer.sundries.warm.count = 0)).layout;
+    expect(lamps(empty)).toHaveLength(4);
   });
   test('a larger quantity never costs less than a smaller one and each never more', () => {
     for (let n = 1; n < 150; n++) {

@@ -1,12 +1,14 @@
 import { insteadOf, type Instead } from './instead';
 import { builtOf, needsOf, type NeedOf } from './needs';
-import { ownedOf, stockOf } from './stock';
+import { ownedOf, stockOf, takenOf } from './stock';
 import { wires, type WireName } from '../../part/wire';
 import type { Layout } from '../../document/layout';
 
 /** A line of a shopping list. Pieces; wire and sleeves in metres. */
 export interface ShoppingLine extends NeedOf {
   readonly owned: number;
+  /** Taken out of the drawer by tasks of these jobs that are ticked. */
+  readonly taken: number;
   /** Where what is owned is kept. */
   readonly kept: string;
   /** What is short of needed and spares. */
@@ -71,12 +73,14 @@ export function shoppingList(layout: Layout, jobIds: readonly string[]): Shoppin
   const needs = needsOf(layout, jobIds);
   const lines = needs.map((need): ShoppingLine => {
     const owned = ownedOf(layout, need.key);
-    const short = Math.max(0, need.count + need.spares - owned);
+    const taken = jobIds.reduce((sum, id) => sum + takenOf(layout, layout.jobs[id], need.key), 0);
+    const short = Math.max(0, need.count + need.spares - owned - taken);
     const packSize = packSizeOf(need.key);
     const count = Math.ceil(short / packSize - 1e-9);
     return {
       ...need,
       owned,
+      taken,
       kept: stockOf(layout, need.key)
         .map((s) => s.kept)
         .filter((k) => k !== '')

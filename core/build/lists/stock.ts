@@ -4,6 +4,7 @@ import { inOrder } from '../../document/in-order';
 import { wireOf, type WireName } from '../../part/wire';
 import type { Part } from '../../assembly/assembly';
 import type { WireColour } from '../../part/wire-colour';
+import type { JobCore } from '../../document/job-record';
 import type { Layout } from '../../document/layout';
 
 /** A sort of thing one buys: its key in lists and in the drawer, and what it is called. */
@@ -108,6 +109,19 @@ export function stockOf({ drawer }: Pick<Layout, 'drawer'>, key: string): Stock[
 /** How many of a sort the drawer has. */
 export const ownedOf = (layout: Pick<Layout, 'drawer'>, key: string): number =>
   stockOf(layout, key).reduce((sum, s) => sum + s.count, 0);
+
+/** How many of a sort the ticked tasks of a job have taken out of the drawer: they are built in, or lie ready. */
+export function takenOf(
+  { drawer }: Pick<Layout, 'drawer'>,
+  { progress }: Pick<JobCore, 'progress'>,
+  key: string,
+): number {
+  const own = stockOf({ drawer }, key);
+  return Object.values(progress.tasks)
+    .flatMap((t) => t.taken)
+    .filter((t) => own.some((s) => s.from === t.from && s.id === t.id))
+    .reduce((sum, t) => sum + t.count, 0);
+}
 
 /** Stock that parts take, each sort once. */
 export function usesOf(parts: readonly Part[], times: number): { key: string; count: number }[] {
