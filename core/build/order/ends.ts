@@ -7,7 +7,10 @@ import type { Making } from './making';
  * on the bench before its leads are threaded, what is beyond the passages after.
  */
 export interface Ends {
+  /** The ends a task joins. */
   of(task: string): readonly JoinedEnd[];
+  /** The task that joins an end of a lead; null where it comes joined. */
+  taskOf(lead: string, part: string): string | null;
   readonly tasks: ReadonlySet<string>;
 }
 
@@ -48,14 +51,20 @@ export function nearAndFar(making: Making, lead: Lead): { readonly near: string;
 /** Which task joins which ends of a job’s leads. */
 export function endsOf(making: Making): Ends {
   const tasks = new Map<string, JoinedEnd[]>();
+  const byEnd = new Map<string, string>();
   for (const lead of making.assembly.leads) {
     for (const end of [lead.from, lead.to]) {
       const part = making.byId.get(end.part)!;
       const id = taskOf(making, lead, part);
       const ends = tasks.get(id) ?? [];
       ends.push({ lead: lead.id, part: part.id });
+      byEnd.set(`${lead.id} ${part.id}`, id);
       tasks.set(id, ends);
     }
   }
-  return { of: (task) => tasks.get(task) ?? [], tasks: new Set(tasks.keys()) };
+  return {
+    of: (task) => tasks.get(task) ?? [],
+    taskOf: (lead, part) => byEnd.get(`${lead} ${part}`) ?? null,
+    tasks: new Set(tasks.keys()),
+  };
 }

@@ -8,7 +8,8 @@ import { bodyTasks } from './tasks/body';
 import { closingTasks } from './tasks/close';
 import { lampTasks } from './tasks/lamps';
 import { proofTasks } from './tasks/proof';
-import { wiringTasks } from './tasks/wiring';
+import { jointTasks } from './tasks/joints';
+import { threadedTasks } from './tasks/threading';
 import type { Bench } from '../../study/bench';
 import type { Task } from './task';
 
@@ -34,7 +35,7 @@ export function tasksOf(bench: Bench): Task[] {
   const making = makingOf(bench);
   const ends = endsOf(making);
   const body = bodyTasks(making);
-  const wiring = wiringTasks(making, ends);
+  const wiring = threadedTasks(making, ends, jointTasks(making, ends));
   const joined = [
     ...wiring.map((t) => t.id),
     ...making.lots.flatMap((l) => (ends.tasks.has(`leads ${l.id}`) ? [`retest ${l.id}`] : [`test ${l.id}`])),

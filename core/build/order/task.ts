@@ -100,3 +100,7 @@ export const task = (of: Pick<Task, 'id' | 'does' | 'says' | 'tool' | 'minutes'>
 });
 
 export const need = (of: string, because: string): Need => ({ task: of, because });
+
+/** Each need once, with the first of its reasons. */
+export const once = (needs: readonly Need[]): Need[] =>
+  needs.filter((n, i) => needs.findIndex((m) => m.task === n.task) === i);
