@@ -9,7 +9,7 @@ import { locomotiveIn } from '../kinds/locomotive/jobs';
 import { orderFactsOf } from '../kinds/orders';
 import { change } from '../document/patch';
 import { usualBoard, usualTabs } from '../kinds/coach/usual-fit';
-import { BAR_MILLIMETRES, templateSvg, type Template } from './template';
+import { BAR_MILLIMETRES, templatePapers, templateSvg, type Template } from './template';
 import type { Layout } from '../document/layout';
 
 const templatesOf = (layout: Layout, id: string): readonly Template[] =>
@@ -99,6 +99,37 @@ describe('templates at full size, to 0.05 mm', () => {
     for (const l of strip)
       for (const edge of [l.placeMillimetres - 25, l.placeMillimetres + 25])
         expect(cuts.some((x) => Math.abs(x - edge) < NEAR)).toBe(true);
+  });
+  test('one wider than a paper comes on several, none wider than A4 or Letter has room for, each mark at full size on one of them', () => {
+    const wide: Template = {
+      id: 'wide',
+      name: 'Wide',
+      says: '',
+      widthMillimetres: 420,
+      heightMillimetres: 300,
+      marks: [10, 175, 210, 415].map((x) => ({ kind: 'hole', x, y: x / 2, millimetres: 2, label: '' })),
+    };
+    const papers = templatePapers(wide).map(
+      (svg) => new DOMParser().parseFromString(svg, 'image/svg+xml').documentElement,
+    );
+    expect(papers).toHaveLength(6);
+    const shown = new Set<number>();
+    for (const paper of papers) {
+      const [x, y, w, h] = paper.getAttribute('viewBox')!.split(' ').map(Number);
+      const width = parseFloat(paper.getAttribute('width')!);
+      expect(width / w).toBeCloseTo(1, 9);
+      // A4 is 210 mm wide, Letter 279 mm high (ISO 216, ANSI Y14.1), less margins of 12 mm.
+      expect(width).toBeLessThanOrEqual(186);
+      expect(parseFloat(paper.getAttribute('height')!)).toBeLessThanOrEqual(255);
+      for (const c of paper.getElementsByClassName('hole')) {
+        const [cx, cy] = [at(c, 'cx'), at(c, 'cy')];
+        if (cx > x + 1 && cx < x + w - 1 && cy > y + 1 && cy < y + h - 22) shown.add(cx);
+      }
+    }
+    expect([...shown].sort((a, b) => a - b)).toEqual([10, 175, 210, 415]);
+    for (const id of ['diesel-shunter'])
+      for (const t of templatesOf(boatTrain(), id)) expect(templatePapers(t)).toHaveLength(1);
+    expect(templatePapers(templatesOf(boatTrain(), 'tug-dunlin')[0]).length).toBeGreaterThan(1);
   });
   test('it carries no style sheet, which would be the whole page’s where it is shown', () => {
     for (const id of ['diesel-shunter', 'luggage-van'])

@@ -69,20 +69,75 @@ function markSvg(mark: Mark): string {
   }
 }
 
-/** A template as SVG at full size: its width and height are in millimetres, and so is its every figure. */
-export function templateSvg({ name, says, widthMillimetres, heightMillimetres, marks }: Template): string {
-  const width = Math.max(widthMillimetres, BAR_MILLIMETRES) + 2 * MARGIN;
-  const height = heightMillimetres + 2 * MARGIN + FOOT;
-  const bar = heightMillimetres + MARGIN + 4;
+/** What of a template is on one sheet of paper. */
+interface Tile {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly words: string;
+}
+
+/** What fits A4 and Letter within margins of 12 mm, with the edge and foot round it; millimetres. */
+const PAPER = { width: 170, height: 215 };
+/** Papers lie over one another by so much. */
+const OVERLAP = 8;
+
+/** Begins of pieces of a length that overlap. */
+function begins(length: number, paper: number): number[] {
+  if (length <= paper) return [0];
+  const many = Math.ceil((length - OVERLAP) / (paper - OVERLAP));
+  return Array.from({ length: many }, (_, i) => i * (paper - OVERLAP));
+}
+
+function tileSvg({ name, says, widthMillimetres, heightMillimetres, marks }: Template, tile: Tile): string {
+  const width = Math.max(tile.width, BAR_MILLIMETRES) + 2 * MARGIN;
+  const height = tile.height + 2 * MARGIN + FOOT;
+  const [left, foot] = [tile.x, tile.y + tile.height + MARGIN + 4];
+  const words = (y: number, of: string): string =>
+    `<text x="${n(left)}" y="${n(y)}" font-size="2.6" fill="#000" stroke="none">${escaped(of)}</text>`;
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(width)}mm" height="${n(height)}mm" viewBox="${n(-MARGIN)} ${n(-MARGIN)} ${n(width)} ${n(height)}" font-family="sans-serif" fill="none" stroke="#000" stroke-width="0.18">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(width)}mm" height="${n(height)}mm" viewBox="${n(tile.x - MARGIN)} ${n(tile.y - MARGIN)} ${n(width)} ${n(height)}" font-family="sans-serif" fill="none" stroke="#000" stroke-width="0.18">`,
     `<title>${escaped(name)}</title>`,
     `<rect class="outline" x="0" y="0" width="${n(widthMillimetres)}" height="${n(heightMillimetres)}"/>`,
     ...marks.map(markSvg),
-    `<line class="bar" x1="0" y1="${n(bar)}" x2="${BAR_MILLIMETRES}" y2="${n(bar)}"/>`,
-    `<path class="bar-ends" d="M0 ${n(bar - 1)}v2M${BAR_MILLIMETRES} ${n(bar - 1)}v2"/>`,
-    `<text x="0" y="${n(bar + 4)}" font-size="2.6" fill="#000" stroke="none">This bar is ${BAR_MILLIMETRES} mm. If yours is not, print at 100 %.</text>`,
-    `<text x="0" y="${n(bar + 8)}" font-size="2.6" fill="#000" stroke="none">${escaped(`${name}. ${says}`)}</text>`,
+    // What runs on is covered, so that the foot can be read.
+    `<rect x="${n(tile.x - MARGIN)}" y="${n(tile.y + tile.height + 0.5)}" width="${n(width)}" height="${n(MARGIN + FOOT)}" fill="#fff" stroke="none"/>`,
+    `<line class="bar" x1="${n(left)}" y1="${n(foot)}" x2="${n(left + BAR_MILLIMETRES)}" y2="${n(foot)}"/>`,
+    `<path class="bar-ends" d="M${n(left)} ${n(foot - 1)}v2M${n(left + BAR_MILLIMETRES)} ${n(foot - 1)}v2"/>`,
+    words(foot + 4, `This bar is ${BAR_MILLIMETRES} mm. If yours is not, print at 100 %.`),
+    words(foot + 8, `${name}. ${says}${tile.words}`),
     '</svg>',
   ].join('\n');
+}
+
+/** A template as one SVG at full size: its width and height are in millimetres, and so is its every figure. */
+export const templateSvg = (template: Template): string =>
+  tileSvg(template, {
+    x: 0,
+    y: 0,
+    width: template.widthMillimetres,
+    height: template.heightMillimetres,
+    words: '',
+  });
+
+/** A template on as many papers as it takes at full size, each with its bar: a printer shrinks what is wider than its paper. */
+export function templatePapers(template: Template): string[] {
+  const [xs, ys] = [
+    begins(template.widthMillimetres, PAPER.width),
+    begins(template.heightMillimetres, PAPER.height),
+  ];
+  const all = ys.flatMap((y) => xs.map((x) => ({ x, y })));
+  return all.map(({ x, y }, i) =>
+    tileSvg(template, {
+      x,
+      y,
+      width: Math.min(PAPER.width, template.widthMillimetres - x),
+      height: Math.min(PAPER.height, template.heightMillimetres - y),
+      words:
+        all.length === 1
+          ? ''
+          : ` Paper ${i + 1} of ${all.length}, from ${n(x)} mm along and ${n(y)} mm down; they lie ${OVERLAP} mm over one another.`,
+    }),
+  );
 }

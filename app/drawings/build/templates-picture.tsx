@@ -1,5 +1,5 @@
 import { Button, Empty } from 'antd';
-import { templateSvg } from '../../../core/build/template';
+import { templatePapers, templateSvg } from '../../../core/build/template';
 import { orderFactsOf } from '../../../core/kinds/orders';
 import { saveFile } from '../../storage/files';
 import { Drawn } from './drawn';
@@ -20,7 +20,9 @@ export function TemplatesPicture({ layout, jobId, job }: PictureProps) {
             <figcaption>
               <b>{t.name}</b> {t.says}
             </figcaption>
-            <Drawn svg={svg} className="template-paper" />
+            {templatePapers(t).map((paper) => (
+              <Drawn key={paper} svg={paper} className="template-paper" />
+            ))}
             <Button onClick={() => saveFile(`${jobId}-${t.id}.svg`, svg, 'image/svg+xml')}>
               Save {t.name} as SVG
             </Button>

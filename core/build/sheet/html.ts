@@ -1,6 +1,6 @@
 import { escaped } from '../drawing/part-picture';
 import { wiringSvg } from '../drawing/wiring-drawing';
-import { templateSvg } from '../template';
+import { templatePapers } from '../template';
 import { wireLabels, type Sheet } from './sheet';
 import { minuteWords, priceWords, sheetTables, sheetTasks } from './tables';
 
@@ -41,10 +41,6 @@ export function sheetBody(sheet: Sheet): string {
   ];
   if (sheet.cautions.length > 0)
     out.push(`<ul class="cautions">${sheet.cautions.map((c) => `<li>${escaped(c)}</li>`).join('')}</ul>`);
-  out.push(
-    '<h2>As it is wired</h2>',
-    `<figure>${wiringSvg(sheet.drawing, { title: `Wiring of ${sheet.jobName}` })}</figure>`,
-  );
   if (ordered.ok)
     out.push(
       `<h2>In this order: ${minuteWords(ordered.order.minutes)}</h2>`,
@@ -62,6 +58,11 @@ export function sheetBody(sheet: Sheet): string {
         `<ul>${facts.map((f) => `<li>${escaped(f)}</li>`).join('')}</ul>`,
         `<p>What would free it: ${frees.map(escaped).join(' ')}</p>`,
       );
+  // After the tasks, which fill the first page: a drawing is not torn in two.
+  out.push(
+    '<h2>As it is wired</h2>',
+    `<figure>${wiringSvg(sheet.drawing, { title: `Wiring of ${sheet.jobName}` })}</figure>`,
+  );
   out.push(
     '<h2>Tools</h2>',
     `<p>${sheet.tools.map((t) => escaped(t.without ? `${t.name} (without one: ${t.without})` : t.name)).join('; ')}.</p>`,
@@ -83,7 +84,10 @@ export function sheetBody(sheet: Sheet): string {
       `<div class="strip">${labels.map((l) => `<span>${escaped(l)}</span>`).join('')}<span class="name">${escaped(sheet.jobName)}</span></div>`,
     );
   for (const template of sheet.templates)
-    out.push(`<h2>Template: ${escaped(template.name)}</h2>`, `<figure>${templateSvg(template)}</figure>`);
+    out.push(
+      `<h2>Template: ${escaped(template.name)}</h2>`,
+      ...templatePapers(template).map((svg) => `<figure>${svg}</figure>`),
+    );
   out.push('</article>');
   return out.join('\n');
 }
