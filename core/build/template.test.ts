@@ -123,7 +123,7 @@ describe('templates at full size, to 0.05 mm', () => {
       expect(parseFloat(paper.getAttribute('height')!)).toBeLessThanOrEqual(255);
       for (const c of paper.getElementsByClassName('hole')) {
         const [cx, cy] = [at(c, 'cx'), at(c, 'cy')];
-        if (cx > x + 1 && cx < x + w - 1 && cy > y + 1 && cy < y + h - 22) shown.add(cx);
+        if (cx > x + 1 && cx < x + w - 1 && cy > y + 1 && cy < y + h - 36) shown.add(cx);
       }
     }
     expect([...shown].sort((a, b) => a - b)).toEqual([10, 175, 210, 415]);

@@ -37,7 +37,10 @@ export interface Template {
 /** To see that the printer did not scale. */
 export const BAR_MILLIMETRES = 50;
 const MARGIN = 6;
-const FOOT = 16;
+/** What is written at the foot: letters in a line, its height, and the width that takes, in millimetres. */
+const LETTERS = 72;
+const LINE = 3.8;
+const LEAST_WIDTH = 100;
 const CROSS = 1.5;
 
 const escaped = (text: string): string =>
@@ -79,7 +82,7 @@ interface Tile {
 }
 
 /** What fits A4 and Letter within margins of 12 mm, with the edge and foot round it; millimetres. */
-const PAPER = { width: 170, height: 215 };
+const PAPER = { width: 170, height: 200 };
 /** Papers lie over one another by so much. */
 const OVERLAP = 8;
 
@@ -91,8 +94,14 @@ function begins(length: number, paper: number): number[] {
 }
 
 function tileSvg({ name, says, widthMillimetres, heightMillimetres, marks }: Template, tile: Tile): string {
-  const width = Math.max(tile.width, BAR_MILLIMETRES) + 2 * MARGIN;
-  const height = tile.height + 2 * MARGIN + FOOT;
+  const width = Math.max(tile.width, LEAST_WIDTH) + 2 * MARGIN;
+  const lines = [
+    `This bar is ${BAR_MILLIMETRES} mm. If yours is not, print at 100 %.`,
+    ...wrapped(`${name}. ${says}`),
+    ...wrapped(tile.words),
+  ];
+  const footHigh = LINE * (lines.length + 2);
+  const height = tile.height + 2 * MARGIN + footHigh;
   const [left, foot] = [tile.x, tile.y + tile.height + MARGIN + 4];
   const words = (y: number, of: string): string =>
     `<text x="${n(left)}" y="${n(y)}" font-size="2.6" fill="#000" stroke="none">${escaped(of)}</text>`;
@@ -102,13 +111,24 @@ function tileSvg({ name, says, widthMillimetres, heightMillimetres, marks }: Tem
     `<rect class="outline" x="0" y="0" width="${n(widthMillimetres)}" height="${n(heightMillimetres)}"/>`,
     ...marks.map(markSvg),
     // What runs on is covered, so that the foot can be read.
-    `<rect x="${n(tile.x - MARGIN)}" y="${n(tile.y + tile.height + 0.5)}" width="${n(width)}" height="${n(MARGIN + FOOT)}" fill="#fff" stroke="none"/>`,
+    `<rect x="${n(tile.x - MARGIN)}" y="${n(tile.y + tile.height + 0.5)}" width="${n(width)}" height="${n(MARGIN + footHigh)}" fill="#fff" stroke="none"/>`,
     `<line class="bar" x1="${n(left)}" y1="${n(foot)}" x2="${n(left + BAR_MILLIMETRES)}" y2="${n(foot)}"/>`,
     `<path class="bar-ends" d="M${n(left)} ${n(foot - 1)}v2M${n(left + BAR_MILLIMETRES)} ${n(foot - 1)}v2"/>`,
-    words(foot + 4, `This bar is ${BAR_MILLIMETRES} mm. If yours is not, print at 100 %.`),
-    words(foot + 8, `${name}. ${says}${tile.words}`),
+    ...lines.map((line, i) => words(foot + LINE * (i + 1), line)),
     '</svg>',
   ].join('\n');
+}
+
+/** A text in lines that are not too long; none for no text. */
+function wrapped(text: string): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ').filter(Boolean)) {
+    const last = lines[lines.length - 1];
+    if (last !== undefined && last.length + 1 + word.length <= LETTERS)
+      lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
 }
 
 /** A template as one SVG at full size: its width and height are in millimetres, and so is its every figure. */
@@ -137,7 +157,7 @@ export function templatePapers(template: Template): string[] {
       words:
         all.length === 1
           ? ''
-          : ` Paper ${i + 1} of ${all.length}, from ${n(x)} mm along and ${n(y)} mm down; they lie ${OVERLAP} mm over one another.`,
+          : `Paper ${i + 1} of ${all.length}, from ${n(x)} mm along and ${n(y)} mm down; they lie ${OVERLAP} mm over one another.`,
     }),
   );
 }

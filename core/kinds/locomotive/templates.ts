@@ -1,5 +1,6 @@
 import { endNames } from '../../document/ends';
 import { inOrder } from '../../document/in-order';
+import { inSentence } from '../../quantity/format';
 import { lampRoles } from '../../document/lamp-roles';
 import { undersideAboveRail } from './body';
 import { lampNames } from './lamp-name';
@@ -20,12 +21,13 @@ export function endTemplates(job: LocomotiveRecord): Template[] {
   return endNames.flatMap((end): Template[] => {
     const marks = inOrder(job.lamps)
       .filter((l) => l.end === end && !lampRoles[l.role].inside && holes.has(l.id))
-      .map((l) => ({
+      .map((l, i) => ({
         kind: 'hole' as const,
         x: body.widthMillimetres / 2 + l.acrossMillimetres,
         y: underside + body.heightMillimetres - l.heightMillimetres,
         millimetres: holes.get(l.id)!,
-        label: `${holes.get(l.id)} mm ${names.get(l.id)}`,
+        label: String(i + 1),
+        says: `${i + 1}: ${holes.get(l.id)} mm, ${inSentence(names.get(l.id)!)}`,
       }));
     return marks.length === 0
       ? []
@@ -33,7 +35,7 @@ export function endTemplates(job: LocomotiveRecord): Template[] {
           {
             id: `end-${end}`,
             name: `End ${end}, seen from before it`,
-            says: 'Lower edge on the underside of the body. Prick through, then drill small and open up.',
+            says: `Lower edge on the underside of the body. Prick through, then drill small and open up. ${marks.map((m) => m.says).join('; ')}.`,
             widthMillimetres: body.widthMillimetres,
             heightMillimetres: body.heightMillimetres,
             marks,
