@@ -68,6 +68,8 @@ describe('power and drive', () => {
     await page.getByText(/\(12 V − /).waitFor();
     const list = page.getByLabel('What can be had');
     const e24 = list.locator('li', { hasText: 'E96' });
+    // While it is being worked out again the old values stand there, and cannot be fitted.
+    await expect.poll(() => e24.getByRole('button').isEnabled()).toBe(true);
     const value = await e24.locator('b').innerText();
     await e24.getByRole('button').click();
     await expect.poll(() => page.getByLabel('One resistor for all').inputValue()).toBe(value);
