@@ -1,5 +1,5 @@
 import { anyJobIn } from '../document/jobs';
-import { stockOf } from './lists/stock';
+import { stockOf } from '../study/stock';
 import type { Draft } from 'immer';
 import type { Layout } from '../document/layout';
 import type { ProgressRecord, TakenRecord } from '../document/progress-record';

@@ -1,6 +1,7 @@
 import { cellTypes } from '../part/cell';
 import { reservoirPrice } from '../part/electrolytic';
 import { terminalKey, type Assembly, type Part } from '../assembly/assembly';
+import { piecesOf, sortOf, stockOf } from './stock';
 import type { Layout } from '../document/layout';
 import type { Supply } from '../supply';
 
@@ -21,6 +22,9 @@ const PRICES = {
 
 /** Price of one part: what the drawer says of its like, else a typical one. */
 export function priceOf(part: Part, layout: Layout, supply: Supply): number {
+  const sort = sortOf(part);
+  const own = sort && stockOf(layout, sort.key)[0];
+  if (own?.from === 'sundries') return own.price * piecesOf(part);
   switch (part.kind) {
     case 'rails':
       return supply.kind === 'cell' ? supply.inSeries * cellTypes[supply.cell].price : 0;

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { bandColours, bandPaint, ohmsOf, type BandColour } from '../../../core/part/colour-bands';
 import { chipCodesOf, ohmsOfCode } from '../../../core/part/resistor-code';
 import { putStock } from '../../../core/build/lists/stock-csv';
-import { ownedOf, stockOf } from '../../../core/build/lists/stock';
+import { ownedOf, stockOf } from '../../../core/study/stock';
 import { formatQuantity, shortOhms } from '../../../core/quantity/format';
 import { BandedResistor } from '../../drawings/banded-resistor';
 import { TextField } from '../../fields/text-field';

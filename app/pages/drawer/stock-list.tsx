@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { needsOf } from '../../../core/build/lists/needs';
 import { putStock, stockRows, type StockRow } from '../../../core/build/lists/stock-csv';
-import { stockOf } from '../../../core/build/lists/stock';
+import { stockOf } from '../../../core/study/stock';
 import { ratedVoltsSold } from '../../../core/part/electrolytic';
 import { resistorBodies, wattsName } from '../../../core/part/resistor';
 import { formatQuantity, shortOhms } from '../../../core/quantity/format';

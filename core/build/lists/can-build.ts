@@ -1,6 +1,6 @@
 import { inOrder } from '../../document/in-order';
 import { needsOf, type NeedOf } from './needs';
-import { ownedOf, sortOf, takenOf, usesOf } from './stock';
+import { ownedOf, sortOf, takenOf, usesOf } from '../../study/stock';
 import type { Bench } from '../../study/bench';
 import type { Layout } from '../../document/layout';
 

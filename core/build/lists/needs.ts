@@ -4,7 +4,7 @@ import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
 import { priceOf } from '../../study/bill';
 import { wiringTable } from '../wiring-table';
-import { piecesOf, shrinkSort, sortOf, wireSort } from './stock';
+import { piecesOf, shrinkSort, sortOf, stockOf, wireSort } from '../../study/stock';
 import type { Layout } from '../../document/layout';
 import type { WireName } from '../../part/wire';
 
@@ -25,6 +25,9 @@ const SLEEVE_MILLIMETRES = 8;
 const SLEEVE_PRICE = 1.2;
 /** A lamp of no known body is taken for a small chip's like. */
 const USUAL_SPARES = 0.1;
+
+/** What the drawer says one of a sort costs; null where it does not know. */
+const ownPrice = (layout: Layout, key: string): number | null => stockOf(layout, key)[0]?.price ?? null;
 
 /**
  * What jobs need, each sort once: their parts, their wire by sort and colour, a sleeve for each joint
@@ -73,8 +76,9 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
       if (row.direct) continue;
       const { id, reelMillimetres, reelPrice } = row.wire;
       const cut = Array.from({ length: times }, () => row.cutMillimetres);
+      const sort = wireSort(id as WireName, row.sold);
       add(
-        { ...wireSort(id as WireName, row.sold), priceEach: (1000 * reelPrice) / reelMillimetres },
+        { ...sort, priceEach: ownPrice(layout, sort.key) ?? (1000 * reelPrice) / reelMillimetres },
         (times * row.cutMillimetres) / 1000,
         0,
         cut,
@@ -82,7 +86,7 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
     }
     if (sleeves > 0)
       add(
-        { ...shrinkSort, priceEach: SLEEVE_PRICE },
+        { ...shrinkSort, priceEach: ownPrice(layout, shrinkSort.key) ?? SLEEVE_PRICE },
         (sleeves * SLEEVE_MILLIMETRES) / 1000,
         0,
         Array.from({ length: sleeves }, () => SLEEVE_MILLIMETRES),

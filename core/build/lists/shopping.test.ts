@@ -11,7 +11,7 @@ import { tick } from '../progress';
 import { missingParts } from './can-build';
 import { needsOf } from './needs';
 import { packSizeOf, priceFor, shoppingList } from './shopping';
-import { ownedOf } from './stock';
+import { ownedOf } from '../../study/stock';
 import type { Layout } from '../../document/layout';
 
 const counted = (layout: Layout, id: string, count: number): Layout =>
@@ -68,6 +68,16 @@ describe('what jobs need', () => {
           : 0;
       expect(parts, id).toBeCloseTo(costOf(assembly, layout, supply) - cells, 6);
     }
+  });
+  test('a price in the drawer goes before a typical one, of lamps and of wire', () => {
+    const priced = change(boatTrain(), (draft) => {
+      draft.drawer.sundries.warm.price = 9;
+      draft.drawer.sundries['wire-red'].price = 7;
+    }).layout;
+    const each = (key: string): number =>
+      needsOf(priced, ['diesel-shunter']).find((n) => n.key === key)!.priceEach;
+    expect(each('lamp:white-warm')).toBe(9);
+    expect(each('wire:decoder:red')).toBe(7);
   });
   test('the smaller the lamp the more spares: a fifth of 0402 chips, a twentieth of 3 mm ones (common practice, no source)', () => {
     const of = (body: string): number => {

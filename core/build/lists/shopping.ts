@@ -1,6 +1,6 @@
 import { insteadOf, type Instead } from './instead';
 import { builtOf, needsOf, type NeedOf } from './needs';
-import { ownedOf, stockOf, takenOf } from './stock';
+import { ownedOf, stockOf, takenOf } from '../../study/stock';
 import { wires, type WireName } from '../../part/wire';
 import type { Layout } from '../../document/layout';
 

@@ -4,7 +4,7 @@ import { wattsName } from '../../part/resistor';
 import { inOrder } from '../../document/in-order';
 import { freeId } from '../../document/usual-supply';
 import { csvFigure, readCsv, writeCsv } from './csv';
-import { ownedOf, stockOf } from './stock';
+import { ownedOf, stockOf } from '../../study/stock';
 import type { Draft } from 'immer';
 import type { Layout } from '../../document/layout';
 

@@ -293,6 +293,18 @@ describe('tasks that wait for one another', () => {
   test('one that needs what is no task is an error', () => {
     expect(() => ordered([of('a', ['nothing', 'x'])])).toThrow(/needs “nothing”/);
   });
+  test('four hundred of them are still put in order, none before what it needs', () => {
+    const many = Array.from({ length: 400 }, (_, i) => ({
+      ...of(`t${i}`, ...(i > 4 ? ([[`t${i - 5}`, 'so']] as [string, string][]) : [])),
+      tool: i % 2 === 0 ? ('iron' as const) : ('hands' as const),
+    }));
+    const made = ordered(many);
+    expect(made.ok).toBe(true);
+    if (!made.ok) return;
+    const at = new Map(made.order.tasks.map((t, i) => [t.id, i]));
+    for (const t of many) for (const n of t.needs) expect(at.get(n.task)!).toBeLessThan(at.get(t.id)!);
+    expect(made.order.cost.toolChanges).toBeLessThanOrEqual(made.order.plain.toolChanges);
+  });
   test('drying runs while other work goes on', () => {
     const paint = { ...of('paint'), tool: 'brush' as const, dryMinutes: 30 };
     const glue = { ...of('glue', ['paint', 'dry']), tool: 'glue' as const };

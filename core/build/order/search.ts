@@ -14,8 +14,11 @@ const TOOL_CHANGE = 3;
 const POSITION_CHANGE = 2;
 /** A little for each place too early of what cannot be undone. */
 const EARLY = 0.02;
-/** Partial orders kept at each length. */
+/** Partial orders kept at each length: so many for a usual job, fewer the longer it is, so that the work is bounded. */
 const BEAM = 48;
+const USUAL_TASKS = 60;
+const beamFor = (tasks: number): number =>
+  Math.max(1, Math.min(BEAM, Math.floor(BEAM * (USUAL_TASKS / tasks) ** 2)));
 
 interface Partial {
   readonly done: Uint8Array;
@@ -99,7 +102,7 @@ function searched(
     }
     beam = [...next.values()]
       .sort((a, b) => a.cost - b.cost)
-      .slice(0, BEAM)
+      .slice(0, beamFor(n))
       .map(({ from, task: i, starts, cost }) => {
         const done = from.done.slice();
         const waiting = from.waiting.slice();

@@ -3,7 +3,7 @@ import { formatQuantity, inSentence, shortOhms } from '../../../quantity/format'
 import { bandWords } from '../../../part/colour-bands';
 import { wattsName } from '../../../part/resistor';
 import { supplyKind } from '../../../supply';
-import { usesOf } from '../../lists/stock';
+import { usesOf } from '../../../study/stock';
 import { groupOf, type Ends } from '../ends';
 import { times, type Making } from '../making';
 import { need, task, type JoinedEnd, type Need, type Task } from '../task';

@@ -1,4 +1,4 @@
-import { usesOf } from '../../lists/stock';
+import { usesOf } from '../../../study/stock';
 import { times, type Making, type Lot } from '../making';
 import { need, task, type Task } from '../task';
 import { formatQuantity, inSentence } from '../../../quantity/format';

@@ -1,11 +1,11 @@
-import { formatQuantity, inSentence, shortOhms } from '../../quantity/format';
-import { wattsName } from '../../part/resistor';
-import { inOrder } from '../../document/in-order';
-import { wireOf, type WireName } from '../../part/wire';
-import type { Part } from '../../assembly/assembly';
-import type { WireColour } from '../../part/wire-colour';
-import type { JobCore } from '../../document/job-record';
-import type { Layout } from '../../document/layout';
+import { formatQuantity, inSentence, shortOhms } from '../quantity/format';
+import { wattsName } from '../part/resistor';
+import { inOrder } from '../document/in-order';
+import { wireOf, type WireName } from '../part/wire';
+import type { Part } from '../assembly/assembly';
+import type { WireColour } from '../part/wire-colour';
+import type { JobCore } from '../document/job-record';
+import type { Layout } from '../document/layout';
 
 /** A sort of thing one buys: its key in lists and in the drawer, and what it is called. */
 export interface StockSort {
