@@ -1,3 +1,4 @@
+import { DownloadOutlined } from '@ant-design/icons';
 import { Button, Segmented } from 'antd';
 import { Suspense, useRef, useState } from 'react';
 import { saveDrawings } from '../drawings/save-drawing';
@@ -31,12 +32,12 @@ export function Pictures({ face, stage, of }: PicturesProps) {
         {!savesItself && (
           <Button
             type="text"
-            size="small"
+            icon={<DownloadOutlined />}
             className="print-button"
+            aria-label="Save the drawing as SVG"
+            title="Save as SVG"
             onClick={() => body.current && saveDrawings(body.current, `${of.jobId}-${id}`)}
-          >
-            Save as SVG
-          </Button>
+          />
         )}
       </div>
       <div ref={body} className="picture-body" tabIndex={0} role="region" aria-label={name}>

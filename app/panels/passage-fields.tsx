@@ -13,6 +13,7 @@ import { useLayoutStore } from '../store/layout-store';
 import type { Draft } from 'immer';
 import type { PassageRecord } from '../../core/document/passage-record';
 import type { PanelProps } from '../kinds/face';
+import '../drawings/build/build.css';
 
 const kindOptions = (Object.keys(passageKinds) as PassageKind[]).map((k) => ({
   value: k,

@@ -44,6 +44,10 @@ describe('what there is', () => {
     expect(drawer().resistors.r1k).toMatchObject({ count: 12, price: 0.07, kept: 'shoe box' });
     put(screen.getByLabelText('Metres of Heat-shrink 1.5 mm'), '3,5');
     expect(drawer().sundries.sleeves.count).toBe(3.5);
+    put(screen.getByLabelText('Metres of Heat-shrink 1.5 mm'), '4 m');
+    expect(drawer().sundries.sleeves.count).toBe(4);
+    put(screen.getByLabelText('Metres of Heat-shrink 1.5 mm'), '-2');
+    expect(drawer().sundries.sleeves.count).toBe(4);
   });
   test('a count or price that is none is refused beside its field, and what was there stays', () => {
     render(<StockList layout={now()} />);

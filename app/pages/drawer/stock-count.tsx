@@ -10,6 +10,9 @@ interface StockCountProps {
   readonly onPut: (changed: Partial<StockRow>) => void;
 }
 
+/** Metres, with or without their unit; null for what is none. */
+const metresIn = (text: string): number | null => csvFigure(text.replace(/\s*m\s*$/, ''));
+
 /** How many there are: whole pieces, or metres of what comes by the metre; and what one costs. */
 export function StockCount({ row, onPut }: StockCountProps) {
   const metres = row.key.startsWith('wire:') || row.key === 'shrink';
@@ -18,10 +21,10 @@ export function StockCount({ row, onPut }: StockCountProps) {
       {metres ? (
         <TextField
           label={`Metres of ${row.name}`}
-          text={String(row.count)}
-          most={8}
-          check={(t) => (csvFigure(t) === null ? `“${t}” is no number of metres.` : null)}
-          onCommit={(t) => onPut({ count: Math.max(0, csvFigure(t) ?? row.count) })}
+          text={`${row.count} m`}
+          most={10}
+          check={(t) => ((metresIn(t) ?? -1) < 0 ? `“${t}” is no number of metres.` : null)}
+          onCommit={(t) => onPut({ count: metresIn(t) ?? row.count })}
         />
       ) : (
         <CountField
