@@ -2,12 +2,14 @@ import { Button } from 'antd';
 import { useMemo } from 'react';
 import { wiringDrawing, wiringSvg } from '../../../core/build/drawing/wiring-drawing';
 import { wiringTable, type WiringRow } from '../../../core/build/wiring-table';
+import { plugs } from '../../../core/part/plug';
 import { wirePaint } from '../../../core/part/wire-colour';
 import { formatQuantity } from '../../../core/quantity/format';
 import { FigureTable } from '../../fields/figure-table';
 import { saveFile } from '../../storage/files';
 import { useRoom } from '../use-room';
 import { Drawn } from './drawn';
+import { PlugPair } from './plug-pair';
 import type { PictureProps } from '../../kinds/face';
 import './build.css';
 
@@ -24,10 +26,12 @@ export function WiringPicture({ jobId, job, solved }: PictureProps) {
     () => wiringSvg(wiringDrawing(bench, width), { title: `Wiring of ${bench.job.name}` }),
     [bench, width],
   );
+  const plug = job.decoder ? plugs[job.decoder.plug] : null;
   const rows = useMemo(() => wiringTable(bench), [bench]);
   return (
     <div className="wiring-view" ref={ref}>
       <Drawn svg={svg} className="wiring-drawing" />
+      {plug && <PlugPair plug={plug} assembly={bench.assembly} />}
       <div className="button-row">
         <Button onClick={() => saveFile(`${jobId}-wiring.svg`, svg, 'image/svg+xml')}>Save as SVG</Button>
       </div>

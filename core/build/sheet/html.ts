@@ -25,6 +25,7 @@ export const sheetStyle = `
 .paper .strip span{border:0.2mm dashed #777;min-width:7mm;padding:0.6mm 1mm;text-align:center;font-weight:600}
 .paper .strip .name{min-width:60mm}
 .paper figure{margin:0 0 4mm}
+.paper .plug-svg{max-width:100%;height:auto}
 @page{margin:12mm}
 @media print{.paper{max-width:none}}
 `;
@@ -63,6 +64,11 @@ export function sheetBody(sheet: Sheet): string {
     '<h2>As it is wired</h2>',
     `<figure>${wiringSvg(sheet.drawing, { title: `Wiring of ${sheet.jobName}` })}</figure>`,
   );
+  if (sheet.plug.length > 0)
+    out.push(
+      '<h2>The plug, from above and from the solder side</h2>',
+      ...sheet.plug.map((svg) => `<figure>${svg}</figure>`),
+    );
   out.push(
     '<h2>Tools</h2>',
     `<p>${sheet.tools.map((t) => escaped(t.without ? `${t.name} (without one: ${t.without})` : t.name)).join('; ')}.</p>`,

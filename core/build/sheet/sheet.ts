@@ -9,6 +9,8 @@ import { orderOf, type Ordered } from '../order/order';
 import { cautions, tools, type CautionName, type Tool } from '../order/task';
 import { wiringTable, type WiringRow } from '../wiring-table';
 import { wiringDrawing, type WiringDrawing } from '../drawing/wiring-drawing';
+import { plugSvg, usedOfDecoder } from '../drawing/plug-svg';
+import { plugs } from '../../part/plug';
 import { wires, type WireName } from '../../part/wire';
 import type { Template } from '../template';
 import type { Layout } from '../../document/layout';
@@ -35,6 +37,8 @@ export interface Sheet {
   readonly ordered: Ordered;
   readonly progress: Layout['jobs'][string]['progress'];
   readonly drawing: WiringDrawing;
+  /** Its plug from above and from the solder side; none without a decoder. */
+  readonly plug: readonly string[];
   readonly wiring: readonly WiringRow[];
   readonly functions: readonly FunctionLine[];
   readonly shopping: ShoppingList;
@@ -105,6 +109,11 @@ export function sheetOf(layout: Layout, jobId: string, proof: ShortestProof | nu
     ordered,
     progress: job.progress,
     drawing: wiringDrawing(bench, PRINT_WIDTH),
+    plug: job.decoder
+      ? (['above', 'solder'] as const).map((side) =>
+          plugSvg(plugs[job.decoder!.plug], side, usedOfDecoder(bench.assembly)),
+        )
+      : [],
     wiring: wiringTable(bench),
     functions: functionSheet(job, wiringOf(job.kind).lampNames(job, layout)),
     shopping,
