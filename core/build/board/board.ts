@@ -74,6 +74,34 @@ export function isSound({ columns, rows, parts, wires, cuts }: StripBoard): bool
   return cuts.every((c) => within(c) && !used.has(`${c.column} ${c.row}`));
 }
 
+/** A bare wire along a row of a pad-board, from hole to hole. */
+export interface Link {
+  readonly row: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The same board on pads of their own instead of strips: each net is joined by a bare wire along its row, and nothing is cut. */
+export function padLinks(board: StripBoard): Link[] {
+  return Array.from({ length: board.rows }, (_, row) => row).flatMap((row) => {
+    const cuts = board.cuts.filter((c) => c.row === row).map((c) => c.column);
+    const columns = holesOn(board, row).map((h) => h.column);
+    const pieces = [-Infinity, ...cuts.sort((a, b) => a - b)];
+    return pieces.flatMap((begin, i): Link[] => {
+      const own = columns.filter((c) => c > begin && c < (pieces[i + 1] ?? Infinity));
+      return own.length < 2 ? [] : [{ row, from: Math.min(...own), to: Math.max(...own) }];
+    });
+  });
+}
+
+/** What a pad-board connects, read off its links: holes that one runs over are joined, every other is by itself. */
+export function extractedPads(board: StripBoard, links: readonly Link[]): string[][] {
+  return grouped(board, ({ column, row }) => {
+    const link = links.findIndex((l) => l.row === row && l.from <= column && column <= l.to);
+    return link >= 0 ? `link ${link}` : `${row} ${column}`;
+  });
+}
+
 /** Holes that a strip's net uses. */
 export function holesOn(board: StripBoard, row: number): Hole[] {
   return [...board.parts.flatMap((p) => [...p.legs.values()]), ...board.wires.map((w) => w.hole)].filter(
@@ -85,14 +113,19 @@ export function holesOn(board: StripBoard, row: number): Hole[] {
  * What a board connects, read off its copper: strips between cuts join the holes on them. As groups of
  * terminals, those of its parts and those its wires go to.
  */
-export function extracted({ rows, cuts, parts, wires }: StripBoard): string[][] {
+export const extracted = (board: StripBoard): string[][] =>
+  grouped(
+    board,
+    ({ column, row }) => `${row} ${board.cuts.filter((c) => c.row === row && c.column < column).length}`,
+  );
+
+/** Terminals by what joins the holes they are in. */
+function grouped({ parts, wires }: StripBoard, joinedBy: (hole: Hole) => string): string[][] {
   const groups = new Map<string, string[]>();
-  const strip = ({ column, row }: Hole): string =>
-    `${row} ${cuts.filter((c) => c.row === row && c.column < column).length}`;
   const add = (hole: Hole, name: string): void => {
-    groups.set(strip(hole), [...(groups.get(strip(hole)) ?? []), name]);
+    const by = joinedBy(hole);
+    groups.set(by, [...(groups.get(by) ?? []), name]);
   };
-  void rows;
   for (const { part, legs } of parts)
     for (const [terminal, hole] of legs) add(hole, terminalKey({ part: part.id, terminal }));
   for (const { lead, outside, hole } of wires) add(hole, `${lead} ${outside}`);

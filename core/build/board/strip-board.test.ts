@@ -5,8 +5,8 @@ import { boatTrain } from '../../../tests/generated';
 import { generatedJobs, generatedKinds, type Case } from '../../../tests/kinds';
 import { assemble } from '../../assembly/assemble';
 import { netsOf, terminalKey, terminalsOf, type Assembly } from '../../assembly/assembly';
-import { boardSvg, cutWords } from './board-svg';
-import { boardSize, extracted, isSound, type StripBoard } from './board';
+import { boardSvg, cutWords, linkWords } from './board-svg';
+import { boardSize, extracted, extractedPads, isSound, padLinks, type StripBoard } from './board';
 import { boardParts, plainBoardArea, stripBoard } from './strip-board';
 
 /** What the leads of a job join of the parts on its board, and what its wires lead to; told from the assembly alone. */
@@ -53,6 +53,19 @@ describe('a strip-board for every job of the demo and 200 generated ones', () =>
   });
   test('its copper connects what the job’s leads connect, and nothing else', () => {
     for (const { assembly, board } of boards) expect(extracted(board)).toEqual(wanted(assembly));
+  });
+  test('on pads, bare wires along the rows connect the same, and each of them is needed', () => {
+    for (const { assembly, board } of boards) {
+      const links = padLinks(board);
+      expect(extractedPads(board, links)).toEqual(wanted(assembly));
+      for (const [i] of links.entries())
+        expect(
+          extractedPads(
+            board,
+            links.filter((_, k) => k !== i),
+          ),
+        ).not.toEqual(wanted(assembly));
+    }
   });
   test('no hole is used twice, no bodies meet, nothing sits in a cut', () => {
     for (const { board } of boards) expect(isSound(board)).toBe(true);
@@ -124,6 +137,14 @@ describe('a strip-board for every job of the demo and 200 generated ones', () =>
     const width = Number(above.getAttribute('width'));
     expect(middles(above)).toHaveLength(board.cuts.length);
     middles(above).forEach((cx, i) => expect(middles(below)[i]).toBeCloseTo(width - cx, 6));
+    const pads = new DOMParser().parseFromString(
+      boardSvg(board, 'copper', new Map(), 'pads'),
+      'image/svg+xml',
+    );
+    expect(pads.getElementsByClassName('link')).toHaveLength(padLinks(board).length);
+    expect(pads.getElementsByClassName('strip')).toHaveLength(0);
+    expect(pads.getElementsByClassName('cut')).toHaveLength(0);
+    expect(linkWords(board)).toMatch(/^Bare wire in row \d+ from hole \d+ to \d+/);
     expect(cutWords(board)).toMatch(
       new RegExp(`strip ${board.cuts[0].row + 1} at hole ${board.cuts[0].column + 1}`),
     );
