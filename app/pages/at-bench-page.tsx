@@ -92,7 +92,8 @@ function Step({ tasks, layout, jobId, bench }: StepProps) {
       if (task.dryMinutes > 0)
         begin(jobId, { taskId: task.id, does: task.does, dryAt: Date.now() + 60_000 * task.dryMinutes });
     }
-    setLooked(at + 1 === tasks.length ? tasks.length : null);
+    // On to what is not done yet; only when nothing is left is it built.
+    setLooked(null);
   };
   const back = (): void => setLooked(Math.max(0, at - 1));
   const undo = (): void => {
@@ -103,7 +104,7 @@ function Step({ tasks, layout, jobId, bench }: StepProps) {
     const onKey = (event: KeyboardEvent): void => {
       if (event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey) return;
       if (event.key === 'ArrowLeft') setLooked(Math.max(0, at - 1));
-      else if (event.key === 'ArrowRight') setLooked(Math.min(tasks.length, at + 1));
+      else if (event.key === 'ArrowRight') setLooked(Math.min(tasks.length - 1, at + 1));
       else return;
       event.preventDefault();
     };

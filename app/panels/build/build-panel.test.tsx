@@ -164,6 +164,15 @@ describe('at the bench', () => {
     expect(screen.getByText('It is built')).toBeDefined();
     expect(Object.values(layoutNow().jobs[id].progress.tasks).every((t) => t.done)).toBe(true);
   });
+  test('it does not say so while a step is left: looked past, or the last one done before the others', () => {
+    page();
+    const many = tasks().length;
+    for (let n = 0; n < many + 3; n++) fireEvent.keyDown(document.body, { key: 'ArrowRight' });
+    expect(step()).toBe(`Step ${many} of ${many}`);
+    fireEvent.click(screen.getByRole('button', { name: 'Done' }));
+    expect(screen.queryByText('It is built')).toBeNull();
+    expect(step()).toBe(`Step 1 of ${many}`);
+  });
   test('what is not there is not found', () => {
     render(
       <MemoryRouter initialEntries={['/at-bench/nobody']}>

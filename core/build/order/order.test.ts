@@ -305,6 +305,12 @@ describe('tasks that wait for one another', () => {
     for (const t of many) for (const n of t.needs) expect(at.get(n.task)!).toBeLessThan(at.get(t.id)!);
     expect(made.order.cost.toolChanges).toBeLessThanOrEqual(made.order.plain.toolChanges);
   });
+  test('one that needs three hundred others comes after every one of them', () => {
+    const many = Array.from({ length: 300 }, (_, i) => of(`t${i}`));
+    const last = of('last', ...many.map((t): [string, string] => [t.id, 'it is whole only with it']));
+    const made = ordered([last, ...many]);
+    expect(made.ok && made.order.tasks.at(-1)!.id).toBe('last');
+  });
   test('drying runs while other work goes on', () => {
     const paint = { ...of('paint'), tool: 'brush' as const, dryMinutes: 30 };
     const glue = { ...of('glue', ['paint', 'dry']), tool: 'glue' as const };

@@ -22,7 +22,7 @@ const beamFor = (tasks: number): number =>
 
 interface Partial {
   readonly done: Uint8Array;
-  readonly waiting: Uint8Array;
+  readonly waiting: Uint16Array;
   readonly order: readonly number[];
   readonly clock: number;
   readonly readyAt: Float64Array;
@@ -70,7 +70,7 @@ function searched(
   let beam: Partial[] = [
     {
       done: new Uint8Array(n),
-      waiting: Uint8Array.from(before, (b) => b.size),
+      waiting: Uint16Array.from(before, (b) => b.size),
       order: [],
       clock: 0,
       readyAt: new Float64Array(n),
