@@ -1,4 +1,5 @@
 import type { JunctionModel } from '../part/junction-model';
+import type { TransistorModel } from '../part/transistor-model';
 import type { Wave } from './waveform';
 
 /** Where an element comes from: the path in the document, the part in the assembly, the role it plays. */
@@ -62,6 +63,13 @@ export interface Regulator extends Branch {
   readonly setVolts: number;
   readonly dropoutVolts: number;
 }
+/** A bipolar transistor: collector `a`, emitter `b`, base `c`. Its current is the collector's. */
+export interface Transistor extends Branch {
+  readonly kind: 'transistor';
+  readonly c: string;
+  readonly polarity: 'npn' | 'pnp';
+  readonly model: TransistorModel;
+}
 /** A switch with finite resistances that changes over, within a microsecond, at each given moment. */
 export interface Switch extends Branch {
   readonly kind: 'switch';
@@ -73,7 +81,16 @@ export interface Switch extends Branch {
 }
 
 export type Element =
-  Resistor | Capacitor | Inductor | VoltageSource | CurrentSource | Diode | Limiter | Regulator | Switch;
+  | Resistor
+  | Capacitor
+  | Inductor
+  | VoltageSource
+  | CurrentSource
+  | Diode
+  | Transistor
+  | Limiter
+  | Regulator
+  | Switch;
 
 /** Elements between named nodes; node `0` is ground. */
 export interface Netlist {
@@ -85,4 +102,4 @@ export const GROUND = '0';
 
 /** The nodes an element touches. */
 export const nodesOf = (e: Element): readonly string[] =>
-  e.kind === 'regulator' ? [e.a, e.b, e.c] : [e.a, e.b];
+  e.kind === 'regulator' || e.kind === 'transistor' ? [e.a, e.b, e.c] : [e.a, e.b];

@@ -67,6 +67,6 @@ function climb(
 }
 
 function suspects(plan: Plan): string[] {
-  const bent = [...plan.junctions.ids, ...plan.limiters.ids, ...plan.regulators.ids];
+  const bent = [...plan.junctions.ids, ...plan.transistors.ids, ...plan.limiters.ids, ...plan.regulators.ids];
   return bent.length > 0 ? bent : plan.netlist.elements.map((e) => e.id);
 }

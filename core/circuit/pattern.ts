@@ -2,7 +2,8 @@ import type { Plan } from './plan';
 
 /** Every entry of the equations that may become nonzero, as [row, column]. */
 export function patternOf(plan: Plan): [number, number][] {
-  const { unknowns, nodes, resistors, voltages, states, junctions, limiters, regulators, switches } = plan;
+  const { unknowns, nodes, resistors, voltages, states, junctions, limiters, switches } = plan;
+  const { regulators, transistors } = plan;
   const pattern: [number, number][] = nodes.map((_, n) => [n, n]);
   const add = (row: number, column: number): void => {
     if (row < unknowns && column < unknowns) pattern.push([row, column]);
@@ -16,6 +17,10 @@ export function patternOf(plan: Plan): [number, number][] {
   regulators.ids.forEach((_, k) => {
     const ends = [regulators.a[k], regulators.b[k], regulators.c[k]];
     for (const row of ends.slice(0, 2)) for (const column of ends) add(row, column);
+  });
+  transistors.ids.forEach((_, k) => {
+    const ends = [transistors.a[k], transistors.b[k], transistors.c[k]];
+    for (const row of ends) for (const column of ends) add(row, column);
   });
   for (const t of [voltages, states]) {
     t.branch.forEach((branch, k) => {

@@ -3,7 +3,9 @@ import { fuse, type Chain } from './fuse';
 import { breakdownAnchor, criticalVolts } from './junction';
 import { THERMAL_VOLTS } from '../part/junction-model';
 import { GROUND, nodesOf, type Element, type Netlist } from './netlist';
+import { withOuterResistances } from './transistor';
 import { signalOf, type Signal } from './waveform';
+import type { TransistorModel } from '../part/transistor-model';
 
 /** Two-terminal elements of one sort, by column; node indices as in `Plan.nodes`, ground last. */
 export interface BranchTable {
@@ -46,6 +48,12 @@ export interface RegulatorTable extends BranchTable {
   readonly set: Float64Array;
   readonly dropout: Float64Array;
 }
+/** Bipolar transistors: collector, emitter and base `c`; sign 1 for NPN, -1 for PNP. */
+export interface TransistorTable extends BranchTable {
+  readonly c: Int32Array;
+  readonly sign: Float64Array;
+  readonly models: readonly TransistorModel[];
+}
 export interface SwitchTable extends BranchTable {
   readonly onSiemens: Float64Array;
   readonly offSiemens: Float64Array;
@@ -71,6 +79,7 @@ export interface Plan {
   readonly junctions: JunctionTable;
   readonly limiters: LimiterTable;
   readonly regulators: RegulatorTable;
+  readonly transistors: TransistorTable;
   readonly switches: SwitchTable;
 }
 
@@ -97,6 +106,18 @@ function refusal(e: Element): string | null {
         return `a breakdown current of ${m.breakdownAmps} A`;
       }
       return null;
+    }
+    case 'transistor': {
+      const m = e.model;
+      if (!positive(m.saturationAmps)) return `a saturation current of ${m.saturationAmps} A`;
+      if (![m.forwardGain, m.reverseGain].every(positive))
+        return `a current gain of ${m.forwardGain} or ${m.reverseGain}`;
+      if (![m.forwardEmission, m.reverseEmission].every(positive))
+        return 'an emission coefficient that is not above zero';
+      if (!(m.earlyVolts > 0)) return `an Early voltage of ${m.earlyVolts} V`;
+      return [m.baseOhms, m.collectorOhms, m.emitterOhms].every((ohms) => ohms >= 0 && Number.isFinite(ohms))
+        ? null
+        : 'a series resistance that is negative';
     }
     case 'limiter':
       if (!positive(e.limitAmps)) return `a limit of ${e.limitAmps} A`;
@@ -136,7 +157,7 @@ export function compile(netlist: Netlist): Plan {
   if (!grounded) {
     throw new CircuitError('no-ground', 'nothing is connected to node 0', first ? [first.id] : []);
   }
-  const { chains, rest } = fuse(netlist.elements);
+  const { chains, rest } = fuse(withOuterResistances(netlist.elements));
   const index = new Map<string, number>();
   const touched = [...rest.map(nodesOf), ...chains.map((c) => [c.a, c.b])];
   for (const nodes of touched) {
@@ -162,6 +183,7 @@ export function compile(netlist: Netlist): Plan {
   const currents = rest.filter((e) => e.kind === 'current');
   const limiters = rest.filter((e) => e.kind === 'limiter');
   const regulators = rest.filter((e) => e.kind === 'regulator');
+  const transistors = rest.filter((e) => e.kind === 'transistor');
   const switches = rest.filter((e) => e.kind === 'switch');
   const slope = chains.map((e) => e.model.emission * THERMAL_VOLTS);
 
@@ -208,6 +230,12 @@ export function compile(netlist: Netlist): Plan {
       c: Int32Array.from(regulators, (e) => node(e.c)),
       set: Float64Array.from(regulators, (e) => e.setVolts),
       dropout: Float64Array.from(regulators, (e) => e.dropoutVolts),
+    },
+    transistors: {
+      ...table(transistors),
+      c: Int32Array.from(transistors, (e) => node(e.c)),
+      sign: Float64Array.from(transistors, (e) => (e.polarity === 'npn' ? 1 : -1)),
+      models: transistors.map((e) => e.model),
     },
     switches: {
       ...table(switches),

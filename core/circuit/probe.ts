@@ -56,7 +56,8 @@ const placesOf = new WeakMap<Plan, ReadonlyMap<string, () => Probe>>();
 
 /** For every element of a plan what reads its current. */
 function currentProbes(plan: Plan): Map<string, () => Probe> {
-  const { resistors, voltages, currents, states, junctions, limiters, regulators, switches } = plan;
+  const { resistors, voltages, currents, states, junctions, limiters, switches } = plan;
+  const { regulators, transistors } = plan;
   const found = new Map<string, () => Probe>();
   resistors.ids.forEach((id, k) => {
     const { a, b, siemens } = resistors;
@@ -75,6 +76,7 @@ function currentProbes(plan: Plan): Map<string, () => Probe> {
     found.set(id, () => (system) => system.branchAmps(junctions.ids.length + k)),
   );
   regulators.ids.forEach((id, k) => found.set(id, () => (system) => system.regulatorAmps(k)));
+  transistors.ids.forEach((id, k) => found.set(id, () => (system) => system.collectorAmps(k)));
   switches.ids.forEach((id, k) => found.set(id, () => (system, seconds) => system.switchAmps(k, seconds)));
   return found;
 }

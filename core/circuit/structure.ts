@@ -74,6 +74,7 @@ export function checkStructure(netlist: Netlist, fromGiven: boolean): void {
   for (const e of netlist.elements) {
     if (e.kind === 'current' || (e.kind === 'capacitor' && !fromGiven)) continue;
     paths.join(e.a, e.b);
+    if (e.kind === 'transistor') paths.join(e.c, e.b);
   }
   const ground = paths.find(GROUND);
   for (const e of netlist.elements) {

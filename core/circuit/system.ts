@@ -2,6 +2,7 @@ import { Factorisation } from './factorisation';
 import { junctionCurrent, limitedVolts } from './junction';
 import { limitedOnBend, limiterCurrent } from './limiter';
 import { RegulatorBank } from './regulator-bank';
+import { TransistorBank } from './transistor-bank';
 import { patternOf, pivotRows } from './pattern';
 import { switchSiemens } from './switch';
 import type { Plan } from './plan';
@@ -78,6 +79,7 @@ export class System {
   private readonly many: Float64Array;
   private readonly switchStamps: Int32Array;
   private readonly bank: RegulatorBank;
+  private readonly transistors: TransistorBank;
   private span = NaN;
   /** An inner voltage was not found: what was linearised since must not count as an answer. */
   private innerLost = false;
@@ -114,7 +116,9 @@ export class System {
     for (let k = 0; k < this.nonlinear; k++) {
       this.conductanceSlots(this.endA[k], this.endB[k]).forEach((s, i) => (this.stamps[4 * k + i] = s));
     }
-    this.bank = new RegulatorBank(plan.regulators, (row, column) => this.factors.slot(row, column));
+    const slotOf = (row: number, column: number): number => this.factors.slot(row, column);
+    this.bank = new RegulatorBank(plan.regulators, slotOf);
+    this.transistors = new TransistorBank(plan.transistors, slotOf);
     this.switchStamps = new Int32Array(4 * switches.ids.length);
     switches.ids.forEach((_, k) => {
       this.conductanceSlots(switches.a[k], switches.b[k]).forEach(
@@ -150,6 +154,9 @@ export class System {
     const { bank } = this;
     const regulated = bank.count > 0;
     if (regulated) bank.linearise(x, 0);
+    const { transistors } = this;
+    const amplified = transistors.count > 0;
+    if (amplified) transistors.linearise(x, 0, tolerance.relative);
     for (let turn = 1; turn <= tolerance.iterations; turn++) {
       // Plain loops here and below: for so few entries they are faster than the arrays' own methods.
       for (let i = 0; i < values.length; i++) values[i] = base[i];
@@ -166,8 +173,10 @@ export class System {
         right[endB[k]] += i;
       }
       if (regulated) bank.stamp(values, right, 1);
+      if (amplified) transistors.stamp(values, right, 1);
       const solved = this.factors.factorAndSolve(values, right, next);
       if (regulated) bank.stamp(values, right, -1);
+      if (amplified) transistors.stamp(values, right, -1);
       this.iterationsUsed++;
       for (let k = 0; k < nonlinear; k++) {
         const i = many[k] * offset[k];
@@ -199,6 +208,10 @@ export class System {
       if (regulated) {
         const miss = bank.linearise(x, turn);
         if (!(miss <= tolerance.relative)) settled = false;
+      }
+      if (amplified) {
+        const miss = transistors.linearise(x, turn, tolerance.relative);
+        if (!(miss <= worst)) worst = miss;
       }
       if (settled && !this.innerLost && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest)
         return true;
@@ -232,6 +245,7 @@ export class System {
   /** Forgets the inner voltages of the junctions, before a start that has nothing to do with the last. */
   forget(): void {
     this.inner.fill(0);
+    this.transistors.forget();
     this.x.fill(0);
   }
 
@@ -263,6 +277,11 @@ export class System {
   /** Current from input to output of regulator `k` at the last solution, in amperes. */
   regulatorAmps(k: number): number {
     return this.bank.amps(this.x, k);
+  }
+
+  /** Current into the collector of transistor `k` at the last solution, in amperes. */
+  collectorAmps(k: number): number {
+    return this.transistors.collectorAmps(this.x, k);
   }
 
   switchAmps(k: number, seconds: number): number {

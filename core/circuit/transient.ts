@@ -225,7 +225,8 @@ export class Transient {
 
   private lost(): CircuitError {
     const { plan } = this;
-    const names = [...plan.junctions.ids, ...plan.limiters.ids, ...plan.regulators.ids, ...plan.switches.ids];
+    const bent = [plan.junctions, plan.transistors, plan.limiters, plan.regulators, plan.switches];
+    const names = bent.flatMap((table) => table.ids);
     const all = names.length > 0 ? names : plan.netlist.elements.map((e) => e.id);
     return new CircuitError(
       'no-convergence',

@@ -87,12 +87,14 @@ describe('answers', () => {
 describe('refusals name the line and the reason', () => {
   const op = ['.op', '.print op v(a)'];
   test.each([
-    [['t', 'v1 a 0 5', 'q1 a 0 b npn', ...op], 3, /element q1 is not known/],
+    [['t', 'v1 a 0 5', 'q1 a 0 b npn', ...op], 3, /no model npn/],
+    [['t', 'v1 a 0 5', 'm1 a 0 b 0 nmos', ...op], 3, /element m1 is not known/],
     [['t', 'v1 a 0 5', 'r1 a 0 1k', '.noise v(a) v1 dec 10 1 1k', ...op], 4, /card \.noise is not known/],
     [['t', 'v1 a 0 5', 'r1 a 0 4k7', ...op], 3, /'4k7' is not a number/],
     [['t', 'v1 a 0 5', 'r1 a 0', ...op], 3, /needs two nodes and a value/],
     [['t', 'v1 a 0 5', 'd1 a 0 nomodel', ...op], 3, /no model nomodel/],
-    [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m npn', ...op], 4, /model type npn/],
+    [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m njf', ...op], 4, /model type njf/],
+    [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m npn', ...op], 3, /no diode's model/],
     [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m d(cjo=1p)', ...op], 4, /cjo=1p/],
     [['t', 'v1 a 0 5', 'x1 a 0 sub', ...op], 3, /no subcircuit sub/],
     [

@@ -1,8 +1,7 @@
-import type { JunctionModel } from '../../part/junction-model';
 import { GROUND, type Element } from '../netlist';
 import { DeckError } from './error';
 import { wordsOf, type Card } from './lines';
-import { modelOf } from './model';
+import { modelOf, type DeckModel } from './model';
 import { spiceNumber } from './number';
 import { ownElements } from './own';
 
@@ -12,8 +11,8 @@ export interface Expanded {
     readonly line: number;
     readonly id: string;
     readonly words: readonly string[];
-    readonly nodes: readonly [string, string];
-    readonly model?: JunctionModel;
+    readonly nodes: readonly string[];
+    readonly model?: DeckModel;
     readonly own?: Element;
   }[];
   readonly controls: readonly Card[];
@@ -23,7 +22,7 @@ export interface Expanded {
 interface Scope {
   readonly parent: Scope | null;
   readonly subcircuits: Map<string, Subcircuit>;
-  readonly models: Map<string, JunctionModel>;
+  readonly models: Map<string, DeckModel>;
   readonly cards: Card[];
 }
 interface Subcircuit {
@@ -35,6 +34,12 @@ interface Subcircuit {
 const MOST_ELEMENTS = 200_000;
 const DEEPEST = 50;
 const controlCards = new Set(['.op', '.dc', '.tran', '.ic', '.print']);
+
+/** Elements that need a model card, how many nodes they have and what they are. */
+const modelledBy: Readonly<Partial<Record<string, { readonly pins: number; readonly what: string }>>> = {
+  d: { pins: 2, what: 'diode' },
+  q: { pins: 3, what: 'transistor' },
+};
 
 const newScope = (parent: Scope | null): Scope => ({
   parent,
@@ -102,8 +107,8 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
         );
       }
       controls.push(card);
-    } else if (!/^[rclvidx]/.test(words[0])) {
-      throw new DeckError(card.line, `the element ${words[0]} is not known: R C L V I D and X are`);
+    } else if (!/^[rclvidqx]/.test(words[0])) {
+      throw new DeckError(card.line, `the element ${words[0]} is not known: R C L V I D Q and X are`);
     } else scope.cards.push(card);
   }
   if (open.length > 0) throw new DeckError(open[open.length - 1].line, '.subckt without .ends');
@@ -135,14 +140,19 @@ export function expand(cards: readonly Card[]): Expanded {
         continue;
       }
       if (words.length < 4) throw new DeckError(line, `${words[0]} needs two nodes and a value`);
-      const nodes: [string, string] = [node(words[1]), node(words[2])];
-      if (words[0][0] !== 'd') {
-        items.push({ line, id, words, nodes });
+      const modelled = modelledBy[words[0][0]];
+      if (modelled === undefined) {
+        items.push({ line, id, words, nodes: words.slice(1, 3).map(node) });
         continue;
       }
-      const model = look(scope, (s) => s.models.get(words[3]));
-      if (!model) throw new DeckError(line, `there is no model ${words[3]}`);
-      items.push({ line, id, words, nodes, model });
+      const { pins: ends, what } = modelled;
+      if (words.length < ends + 2) throw new DeckError(line, `${words[0]} needs ${ends} nodes and a model`);
+      const name = words[ends + 1];
+      const model = look(scope, (s) => s.models.get(name));
+      if (!model) throw new DeckError(line, `there is no model ${name}`);
+      if ((model.kind === 'diode') !== (what === 'diode'))
+        throw new DeckError(line, `${name} is no ${what}'s model`);
+      items.push({ line, id, words, nodes: words.slice(1, ends + 1).map(node), model });
     }
   };
   const instance = (
@@ -167,7 +177,7 @@ export function expand(cards: readonly Card[]): Expanded {
         return text === undefined ? undefined : (spiceNumber(text) ?? undefined);
       });
       if (typeof element === 'string') throw new DeckError(line, `${words[0]}: ${element}`);
-      items.push({ line, id: element.id, words, nodes: [ends[0], ends[1]], own: element });
+      items.push({ line, id: element.id, words, nodes: ends, own: element });
       return;
     }
     if (plain.length !== words.length - 1)

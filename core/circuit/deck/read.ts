@@ -57,7 +57,7 @@ const figure = (text: string | undefined, line: number, what: string): number =>
 const nodeName = (name: string): string => (name === 'gnd' ? GROUND : name);
 
 /**
- * Reads a SPICE deck: R C L V I D X, .model D, nested .subckt, .op .dc .tran, .ic and IC=, .print.
+ * Reads a SPICE deck: R C L V I D Q X, .model D, NPN and PNP, nested .subckt, .op .dc .tran, .ic and IC=, .print.
  * @throws DeckError for a card it does not know, with the line
  */
 export function readDeck(source: string): Deck {
@@ -127,18 +127,54 @@ function elementOf(item: Expanded['items'][number], times: RunTimes, running: bo
       return { kind: words[0][0] === 'v' ? 'voltage' : 'current', id, a, b, wave };
     }
     default:
-      return { kind: 'diode', id, a, b, model: scaled(model!, words, line) };
+      if (model?.kind === 'diode')
+        return {
+          kind: 'diode',
+          id,
+          a,
+          b,
+          model: scaled(model.model, areaOf(words.slice(4), line, 'a diode')),
+        };
+      return transistorOf(item);
   }
 }
 
-function scaled(model: JunctionModel, words: readonly string[], line: number): JunctionModel {
+/** A Q card: collector, base, emitter, model and area. */
+function transistorOf({ id, nodes, words, line, model }: Expanded['items'][number]): Element {
+  if (model === undefined || model.kind === 'diode') throw new DeckError(line, `${id} has no model`);
+  const [a, c, b] = nodes;
+  const area = areaOf(words.slice(5), line, 'a transistor');
+  const m = model.model;
+  return {
+    kind: 'transistor',
+    id,
+    a,
+    b,
+    c,
+    polarity: model.kind,
+    model: {
+      ...m,
+      saturationAmps: m.saturationAmps * area,
+      baseOhms: m.baseOhms / area,
+      collectorOhms: m.collectorOhms / area,
+      emitterOhms: m.emitterOhms / area,
+    },
+  };
+}
+
+/** The area behind the model of an element; 1 where none is given. */
+function areaOf(extras: readonly string[], line: number, what: string): number {
   let area = 1;
-  for (const extra of words.slice(4)) {
+  for (const extra of extras) {
     const plain = extra.replace(/^area=/, '');
     if (plain === 'off') continue;
     area = figure(plain, line, 'the area');
-    if (!(area > 0)) throw new DeckError(line, 'a diode has an area that is not above zero');
+    if (!(area > 0)) throw new DeckError(line, `${what} has an area that is not above zero`);
   }
+  return area;
+}
+
+function scaled(model: JunctionModel, area: number): JunctionModel {
   if (area === 1) return model;
   return {
     ...model,

@@ -1,6 +1,7 @@
 import { dccCorners, type Wave } from '../waveform';
 import { limiterBody, limiterCard, regulatorBody, regulatorCard, switchBody, switchCard } from './own';
 import type { JunctionModel } from '../../part/junction-model';
+import type { TransistorModel } from '../../part/transistor-model';
 import type { Element, Netlist } from '../netlist';
 
 /** What the deck is to ask for, as cards: `.tran 2u 2m uic`, `.print tran v(a)`. */
@@ -31,6 +32,7 @@ function letterOf(e: Element): string {
     case 'switch':
       return 'x';
     default:
+      if (e.kind === 'transistor') return 'q';
       return e.kind === 'inductor' ? 'l' : e.kind === 'current' ? 'i' : e.kind[0];
   }
 }
@@ -68,6 +70,13 @@ const modelText = (m: JunctionModel): string =>
     `is=${m.saturationAmps} n=${m.emission} rs=${m.seriesOhms}`,
     m.breakdownVolts === undefined ? '' : ` bv=${m.breakdownVolts}`,
     m.breakdownAmps === undefined ? '' : ` ibv=${m.breakdownAmps}`,
+  ].join('');
+
+const transistorText = (m: TransistorModel): string =>
+  [
+    `is=${m.saturationAmps} bf=${m.forwardGain} br=${m.reverseGain} nf=${m.forwardEmission} nr=${m.reverseEmission}`,
+    Number.isFinite(m.earlyVolts) ? ` vaf=${m.earlyVolts}` : '',
+    ` rb=${m.baseOhms} rc=${m.collectorOhms} re=${m.emitterOhms}`,
   ].join('');
 
 /** Lines longer than this are continued: old readers stop near 1000 characters. */
@@ -115,9 +124,15 @@ export function writeDeck(netlist: Netlist, request: DeckRequest): string {
         lines.push(continued(`${name} ${a} ${b} ${waveText(e.wave)}`));
         break;
       case 'diode': {
-        const text = modelText(e.model);
+        const text = `d(${modelText(e.model)})`;
         if (!models.has(text)) models.set(text, `junction${models.size + 1}`);
         lines.push(`${name} ${a} ${b} ${models.get(text)!}`);
+        break;
+      }
+      case 'transistor': {
+        const text = `${e.polarity}(${transistorText(e.model)})`;
+        if (!models.has(text)) models.set(text, `transistor${models.size + 1}`);
+        lines.push(`${name} ${a} ${deckNode(e.c)} ${b} ${models.get(text)!}`);
         break;
       }
       case 'limiter':
@@ -133,7 +148,7 @@ export function writeDeck(netlist: Netlist, request: DeckRequest): string {
         lines.push(continued(switchCard({ ...e, id: name, a, b })));
     }
   }
-  for (const [text, name] of models) lines.push(`.model ${name} d(${text})`);
+  for (const [text, name] of models) lines.push(`.model ${name} ${text}`);
   if (limiters) lines.push(...limiterBody);
   if (regulators) lines.push(...regulatorBody);
   for (const changes of switches) lines.push(...switchBody(changes));
