@@ -20,6 +20,8 @@ const kindSays: Readonly<Record<SupplyKindName, string>> = {
   'ac-track': 'three-rail',
   'layout-bus': 'two wires, DC',
   cell: 'on board',
+  'lamp-controller': 'somewhere from 3 to 12 V',
+  'accessory-output': '75 mA an address',
 };
 
 const kindChosen = (layout: Layout, supply: ChosenSupply): SupplyKindName =>

@@ -3,6 +3,7 @@ import type { WireRole } from '../document/wire-legend';
 import type { BuiltInRecord } from '../document/lamp-record';
 import type { BulbPart } from '../part/bulb';
 import type { DecoderOutput } from '../part/decoder-type';
+import type { HubSocket } from '../part/hub-socket';
 import type { LedPart } from '../part/led';
 
 /** A terminal of a part: `bridge` `plus`. */
@@ -31,7 +32,16 @@ interface PartBase {
 
 /** Figures of a part that a person chooses. */
 export type Figure =
-  'ohms' | 'ratedWatts' | 'amps' | 'farads' | 'ratedVolts' | 'outVolts' | 'dropoutVolts' | 'on' | 'reversed';
+  | 'ohms'
+  | 'ratedWatts'
+  | 'amps'
+  | 'farads'
+  | 'ratedVolts'
+  | 'outVolts'
+  | 'dropoutVolts'
+  | 'on'
+  | 'turn'
+  | 'reversed';
 
 /** The parts on the bench, by kind, with the names of their terminals. */
 export type Part = PartBase &
@@ -57,6 +67,7 @@ export type Part = PartBase &
         readonly quiescentAmps: number;
       }
     | { readonly kind: 'limiter'; readonly amps: number }
+    | ({ readonly kind: 'socket' } & HubSocket)
     | {
         readonly kind: 'resistor';
         readonly ohms: number;
@@ -109,6 +120,7 @@ export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   diode: ['anode', 'cathode'],
   regulator: ['in', 'out', 'common'],
   limiter: ['in', 'out'],
+  socket: ['plus', 'minus', 'out'],
   resistor: ['one', 'two'],
   electrolytic: ['plus', 'minus'],
   lamp: ['anode', 'cathode'],

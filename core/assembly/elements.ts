@@ -5,6 +5,7 @@ import { rectifiers } from '../part/rectifier';
 import { supplyKind, usualControls, type Feeding as SupplyFeeding, type Supply } from '../supply';
 import { terminalsOf, type Part, type ShiningPart } from './assembly';
 import { decoderElements } from './decoder-elements';
+import { socketElements } from './socket-elements';
 import { BLEED_OHMS, elementId } from './element-id';
 
 /** Leakage of an aged aluminium electrolytic: 0.002 CV in microamperes for microfarads (from memory). */
@@ -175,6 +176,8 @@ export function elementsOf(
           of: of('limiter'),
         },
       ];
+    case 'socket':
+      return socketElements(part, node, of);
     case 'regulator': {
       const [a, b, c] = [node('in'), node('out'), node('common')];
       const regulator: Element = {

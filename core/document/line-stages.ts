@@ -16,6 +16,7 @@ const usualOrder: readonly StageKind[] = [
   'reservoir',
   'regulator',
   'constant-current',
+  'socket',
 ];
 
 /** The stage of a kind in a line, itself, to be read or changed in a draft; null without one. */

@@ -59,6 +59,30 @@ const layoutBusRecord = z.looseObject({
   wireOhms: trackOhms,
 });
 
+const lampControllerRecord = z.looseObject({
+  order,
+  name,
+  kind: z.literal('lamp-controller'),
+  leastVolts: z.number().min(0).max(30),
+  mostVolts: z.number().min(1).max(30),
+  usualVolts: z.number().min(0).max(30),
+  limitAmps,
+  tripSeconds,
+  wireOhms: trackOhms,
+});
+
+const accessoryOutputRecord = z.looseObject({
+  order,
+  name,
+  kind: z.literal('accessory-output'),
+  volts: z.number().min(1).max(30),
+  highestVolts: z.number().min(1).max(40),
+  limitAmps: z.number().min(0.005).max(5),
+  tripSeconds,
+  bothSenses: z.boolean(),
+  wireOhms: trackOhms,
+});
+
 const cellNames = Object.keys(cellTypes) as [string, ...string[]];
 const cellSupplyRecord = z.looseObject({
   order,
@@ -76,6 +100,8 @@ export const supplyRecord = z.discriminatedUnion('kind', [
   acTrackRecord,
   layoutBusRecord,
   cellSupplyRecord,
+  lampControllerRecord,
+  accessoryOutputRecord,
 ]);
 
 export type SupplyRecord = z.infer<typeof supplyRecord>;

@@ -58,6 +58,30 @@ export function usualSupply(kind: SupplyKindName, scale: ScaleName, order: numbe
         tripSeconds: 0.1,
         wireOhms: 0.2,
       };
+    case 'lamp-controller':
+      return {
+        order,
+        kind,
+        name: 'Old controller',
+        leastVolts: 3,
+        mostVolts: 12,
+        usualVolts: 9,
+        limitAmps: 1,
+        tripSeconds: 0.1,
+        wireOhms: 0.2,
+      };
+    case 'accessory-output':
+      return {
+        order,
+        kind,
+        name: 'Accessory output',
+        volts: 12,
+        highestVolts: 14,
+        limitAmps: 0.075,
+        tripSeconds: 0.1,
+        bothSenses: false,
+        wireOhms: 0.5,
+      };
     case 'cell':
       return { order, kind, name: 'Cell on board', cell: 'cr2032', inSeries: 1, spent: 0 };
   }

@@ -49,6 +49,17 @@ export const stageRecord = z.discriminatedUnion('kind', [
     dropoutVolts: z.number().min(0).max(5),
     quiescentAmps: z.number().min(0).max(0.05),
   }),
+  /** A socket of a hub: its own resistor, and a transistor that a trimmer sets. */
+  z.looseObject({
+    order,
+    kind: z.literal('socket'),
+    seriesOhms: z.number().min(1).max(1e5),
+    baseOhms: z.number().min(100).max(1e7),
+    trimmerOhms: z.number().min(100).max(1e6),
+    turn: z.number().min(0).max(1),
+    /** Its jumper is in. */
+    on: z.boolean(),
+  }),
   /** A board that holds the current of all that hangs behind it. */
   z.looseObject({ order, kind: z.literal('constant-current'), amps: z.number().min(1e-4).max(2) }),
 ]);

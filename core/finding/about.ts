@@ -14,6 +14,8 @@ export function sourceName(supply: Supply): string {
     'ac-track': 'transformer',
     'layout-bus': 'supply',
     cell: 'cell',
+    'lamp-controller': 'controller',
+    'accessory-output': 'accessory board',
   };
   return names[supply.kind];
 }

@@ -16,6 +16,9 @@ const reasons: Readonly<Record<Bench['supply']['kind'], string>> = {
   'ac-track':
     'The mains pass through nothing twice a cycle, and the lamps with them. A bridge uses both halves, a reservoir bridges the pauses.',
   'layout-bus': 'The supply is not steady. A reservoir bridges the pauses.',
+  'lamp-controller': 'The controller is not steady. A reservoir bridges the pauses.',
+  'accessory-output':
+    'The board reverses its output, and a lamp is lit for one of the two senses. A bridge uses both.',
   cell: 'The cell is not steady. A reservoir bridges the pauses.',
 };
 

@@ -28,6 +28,7 @@ import { resistorHeat } from './resistor-heat';
 import { reverseVoltage } from './reverse-voltage';
 import { secondColourDark } from './second-colour-dark';
 import { supplyOverload } from './supply-overload';
+import { socketHeat, trimmerDead } from './trimmer-travel';
 import { unevenSharing } from './uneven-sharing';
 import { wireColours } from './wire-colours';
 import { wireNotSold } from './wire-not-sold';
@@ -54,6 +55,8 @@ export const rules: readonly Rule[] = [
   flicker,
   oneDirection,
   regulatorHeat,
+  socketHeat,
+  trimmerDead,
   cellLoad,
   cellHours,
   deadRail,

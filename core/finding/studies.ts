@@ -6,6 +6,7 @@ import { rideStudy, type RideStudy } from '../study/ride';
 import { Solver } from '../study/solver';
 import { usualState } from '../study/states';
 import { throttleSweep, type ThrottleSweep } from '../study/throttle-sweep';
+import { trimmerTravel, type TrimmerTravel } from '../study/trimmer-travel';
 import { truthTable, type TruthRow, type UnsolvedState } from '../study/truth-table';
 import type { Bench } from '../study/bench';
 import type { Readings } from '../study/readings';
@@ -25,6 +26,8 @@ export interface Studies {
   readonly noLoad: readonly NoLoad[];
   /** Null on a supply without a throttle. */
   readonly sweep: ThrottleSweep | null;
+  /** Each socket's trimmer over its travel. */
+  readonly trimmers: readonly TrimmerTravel[];
   /** Null where nothing is charged. */
   readonly inrush: InrushStudy | null;
   /** Null for what runs on no rails. */
@@ -44,6 +47,7 @@ export const paceOf: Readonly<Record<StudyName, Pace>> = {
   unsolved: 'frame',
   noLoad: 'soon',
   sweep: 'soon',
+  trimmers: 'soon',
   inrush: 'slow',
   ride: 'slow',
   cellLife: 'slow',
@@ -94,6 +98,8 @@ export class StudyDesk {
         return noLoadStudy(bench);
       case 'sweep':
         return throttleSweep(bench, solver);
+      case 'trimmers':
+        return trimmerTravel(bench);
       case 'inrush':
         return inrushStudy(bench);
       case 'ride':

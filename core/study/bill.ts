@@ -13,6 +13,8 @@ const PRICES = {
   mouldedBridge: 0.35,
   looseDiodes: 0.24,
   limiter: 0.6,
+  /** Of a hub with six or more of them. */
+  socket: 1.4,
   regulator: 0.9,
   switch: 0.5,
   fuse: 0.3,
@@ -48,6 +50,8 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
     }
     case 'limiter':
       return PRICES.limiter;
+    case 'socket':
+      return PRICES.socket;
     case 'regulator':
       return PRICES.regulator;
     case 'lamp':

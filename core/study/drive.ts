@@ -2,7 +2,7 @@ import { decoderTypes } from '../part/decoder-type';
 import { chainOf } from '../document/line-stages';
 import { supplyKind, type Controls } from '../supply';
 import { driveDecoder } from '../supply/drivers/decoder';
-import { directionIn, throttleIn, undriven, type Phase, type State } from '../supply/state';
+import { BOTH, directionIn, throttleIn, undriven, type Phase, type State } from '../supply/state';
 import { shinesOf } from '../kinds/shines';
 import { switchInput } from './states';
 import type { AnyJob } from '../document/layout';
@@ -13,6 +13,7 @@ import type { Bench } from './bench';
 export const controlsIn = (state: State): Controls => ({
   throttle: throttleIn(state),
   direction: directionIn(state),
+  both: state[BOTH] === true,
 });
 
 /** Whether a switch part lets current through in a state. */

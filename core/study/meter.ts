@@ -32,10 +32,12 @@ const PER_PART = 3;
 
 type Measured = Extract<
   Part,
-  { kind: 'resistor' | 'fuse' | 'limiter' | 'regulator' | 'electrolytic' | 'bridge' | 'diode' }
+  { kind: 'resistor' | 'fuse' | 'limiter' | 'socket' | 'regulator' | 'electrolytic' | 'bridge' | 'diode' }
 >;
 const measures = (part: Part): part is Measured =>
-  ['resistor', 'fuse', 'limiter', 'regulator', 'electrolytic', 'bridge', 'diode'].includes(part.kind);
+  ['resistor', 'fuse', 'limiter', 'socket', 'regulator', 'electrolytic', 'bridge', 'diode'].includes(
+    part.kind,
+  );
 
 /** The probes on a laid-out job, and what their figures mean. */
 export class Meter {
@@ -137,6 +139,12 @@ export class Meter {
         const amps = currentProbe(plan, elementId('x', part.id));
         const across = between(part.id, 'in', 'out');
         return [amps, across, (s, t) => amps(s, t) * across(s, t)];
+      }
+      // Its heat is the transistor's: the resistor before it is judged by its current.
+      case 'socket': {
+        const amps = currentProbe(plan, elementId('q', part.id));
+        const across = between(part.id, 'out', 'minus');
+        return [amps, across, (s, t) => amps(s, t) * (across(s, t) - amps(s, t) * part.seriesOhms)];
       }
       case 'regulator': {
         const amps = currentProbe(plan, elementId('x', part.id));

@@ -60,6 +60,8 @@ export function sortOf(part: Part): StockSort | null {
         key: `limiter:${plain(part.amps)}`,
         name: `Constant-current board ${formatQuantity(part.amps, 'amp')}`,
       };
+    case 'socket':
+      return { key: 'hub-socket', name: 'Socket of a lamp hub' };
     case 'switch':
       return { key: 'switch', name: 'Switch' };
     case 'fuse':

@@ -14,7 +14,10 @@ export function bulbVolts(supply: Supply): number {
         (supply.making === 'pulse-width' ? Math.sqrt(supply.usualThrottle) : supply.usualThrottle)
       );
     case 'layout-bus':
+    case 'accessory-output':
       return supply.volts;
+    case 'lamp-controller':
+      return supply.usualVolts;
     case 'cell':
       return 0;
   }

@@ -1,12 +1,14 @@
+import { accessoryOutput, type AccessoryOutput } from './accessory-output';
 import { acTrack, type AcTrack } from './ac-track';
 import { cellSupply, type CellSupply } from './cell';
 import { dcTrack, type DcTrack } from './dc-track';
 import { dccTrack, type DccTrack } from './dcc-track';
+import { lampController, type LampController } from './lamp-controller';
 import { layoutBus, type LayoutBus } from './layout-bus';
 import type { SupplyKind } from './supply-kind';
 
 /** Every supply a job can hang on. A new kind is a file beside these, and a line here. */
-export type Supply = DcTrack | DccTrack | AcTrack | LayoutBus | CellSupply;
+export type Supply = DcTrack | DccTrack | AcTrack | LayoutBus | CellSupply | LampController | AccessoryOutput;
 export type SupplyKindName = Supply['kind'];
 
 export const supplyKinds = {
@@ -15,6 +17,8 @@ export const supplyKinds = {
   'ac-track': acTrack,
   'layout-bus': layoutBus,
   cell: cellSupply,
+  'lamp-controller': lampController,
+  'accessory-output': accessoryOutput,
 } as const;
 
 /** The kind of a supply, ready to answer for it. */
@@ -23,5 +27,5 @@ export function supplyKind(supply: Supply): SupplyKind<Supply> {
   return supplyKinds[supply.kind] as unknown as SupplyKind<Supply>;
 }
 
-export type { AcTrack, CellSupply, DccTrack, DcTrack, LayoutBus };
+export type { AccessoryOutput, AcTrack, CellSupply, DccTrack, DcTrack, LampController, LayoutBus };
 export { usualControls, type Controls, type Feeding, type Stress } from './supply-kind';

@@ -49,6 +49,15 @@ export const directionIn = (state: State): Direction =>
 export const throttleIn = (state: State): number =>
   typeof state[THROTTLE] === 'number' ? state[THROTTLE] : 1;
 
+/** Whether a board is asked to drive both senses at once. */
+export const BOTH = 'both';
+export const bothInput: Input = {
+  id: BOTH,
+  name: 'Both senses',
+  domain: { values: [false, true] },
+  usual: false,
+};
+
 export const directionInput: Input = {
   id: DIRECTION,
   name: 'Direction',

@@ -6,6 +6,8 @@ export interface Controls {
   /** Share of full throttle, 0 to 1; only a DC track heeds it. */
   readonly throttle: number;
   readonly direction: 'forward' | 'reverse';
+  /** Both senses at once, where a board drives them. */
+  readonly both?: boolean;
 }
 
 export const usualControls: Controls = { throttle: 1, direction: 'forward' };

@@ -61,6 +61,17 @@ const MOST_PITCH = 104;
 /** How high a part bridged with a wire stands over it. */
 const ARCH = 24;
 
+/** Terminals of a box with three of them: in, out, and the one its leg goes to. */
+interface BoxEnds {
+  readonly into: string;
+  readonly out: string;
+  readonly leg: string;
+}
+const boxEnds: Readonly<Partial<Record<Part['kind'], BoxEnds>>> = {
+  regulator: { into: 'in', out: 'out', leg: 'common' },
+  socket: { into: 'minus', out: 'out', leg: 'plus' },
+};
+
 /** Room along the line. */
 function widthOf(item: Item): number {
   if (item.kind === 'lead') return 78;
@@ -173,7 +184,7 @@ class Placing {
               ['right', 'left'],
               ['plus', 'minus'],
             ]
-          : [['in'], ['out']];
+          : [[boxEnds[item.part.kind]!.into], [boxEnds[item.part.kind]!.out]];
     const ending = into.filter((name) => {
       const net = item.nets[name];
       return this.track.has(net) && this.lastUse.get(net) === i;
@@ -223,7 +234,7 @@ class Placing {
     this.x += item.kind === 'branch' ? this.pitch : widthOf(item);
     if (item.kind === 'branch') this.placeBranch(item, alike, x + this.pitch / 2);
     else if (item.part.kind === 'bridge') this.placeBridge(item, x);
-    else if (item.part.kind === 'regulator') this.placeRegulator(item, x);
+    else if (boxEnds[item.part.kind]) this.placeBox(item, boxEnds[item.part.kind]!, x);
     else this.placeSingle(item, x);
   }
 
@@ -324,17 +335,22 @@ class Placing {
     this.add(part, at);
   }
 
-  private placeRegulator({ part, nets }: Single, x: number): void {
-    const [into, out, common] = ['in', 'out', 'common'].map((name) => this.yOf(nets[name])!);
+  /** A box with three terminals: two in a lead, or between two lines, and a leg to a third. */
+  private placeBox({ part, nets }: Single, names: BoxEnds, x: number): void {
+    const [into, out, leg] = [names.into, names.out, names.leg].map((name) => this.yOf(nets[name])!);
     const lies = into === out;
-    const [left, right, leg] = lies ? [x + 8, x + 104, x + 56] : [x + 40, x + 40, x + 66];
+    const [left, right, beside] = lies ? [x + 8, x + 104, x + 56] : [x + 40, x + 40, x + 66];
     const half = 20;
     const from = lies ? into + half : (into + out) / 2;
-    this.meet(nets.in, left);
-    this.meet(nets.out, right);
-    this.meet(nets.common, leg);
-    this.wire({ x: leg, y: from }, { x: leg, y: common });
-    this.add(part, { in: { x: left, y: into }, out: { x: right, y: out }, common: { x: leg, y: from } });
+    this.meet(nets[names.into], left);
+    this.meet(nets[names.out], right);
+    this.meet(nets[names.leg], beside);
+    this.wire({ x: beside, y: from }, { x: beside, y: leg });
+    this.add(part, {
+      [names.into]: { x: left, y: into },
+      [names.out]: { x: right, y: out },
+      [names.leg]: { x: beside, y: from },
+    });
   }
 
   private lines(): Segment[] {

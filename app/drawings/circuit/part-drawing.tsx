@@ -3,13 +3,13 @@ import { rectifierVolts } from '../../../core/study/line-readings';
 import { formatQuantity, shortOhms } from '../../../core/quantity/format';
 import { screenColour } from '../../../core/light/colour';
 import {
+  BoxSymbol,
   BridgeSymbol,
   BulbSymbol,
   DiodeSymbol,
   ElectrolyticSymbol,
   LampSymbol,
   LimiterSymbol,
-  RegulatorSymbol,
   ResistorSymbol,
   SwitchSymbol,
 } from './symbols';
@@ -89,7 +89,9 @@ export function PartDrawing({ placed, solved, pitch, flagged }: PartDrawingProps
       );
     }
     case 'regulator':
-      return <RegulatorSymbol at={at} words={formatQuantity(part.outVolts, 'volt')} flagged={flagged} />;
+      return <BoxSymbol at={at} words={formatQuantity(part.outVolts, 'volt')} flagged={flagged} />;
+    case 'socket':
+      return <BoxSymbol at={at} words={`${Math.round(100 * part.turn)} %`} flagged={flagged} />;
     case 'bulb': {
       const die = readings?.dies.find((d) => d.part === part.id);
       return <BulbSymbol from={from} to={to} strength={Math.min(1, (die?.lightness ?? 0) / 100)} />;

@@ -94,13 +94,18 @@ interface BoxProps {
   readonly flagged: boolean;
 }
 
-/** A linear regulator: a box between its input and its output, its common below. */
-export function RegulatorSymbol({ at, words, flagged }: BoxProps) {
-  const { in: input, out, common } = at;
+/** A box between two of its terminals, with a leg to the third: a regulator, a socket of a hub. */
+export function BoxSymbol({ at, words, flagged }: BoxProps) {
+  const [input, out, common] = Object.values(at);
   const lies = input.y === out.y;
   const box = lies
     ? { x: input.x + 14, y: input.y - 20, width: out.x - input.x - 28, height: 40 }
-    : { x: input.x - 26, y: input.y + 10, width: 52, height: out.y - input.y - 20 };
+    : {
+        x: input.x - 26,
+        y: Math.min(input.y, out.y) + 10,
+        width: 52,
+        height: Math.abs(out.y - input.y) - 20,
+      };
   return (
     <g>
       <g className="symbol">

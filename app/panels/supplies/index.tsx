@@ -1,8 +1,10 @@
 import { useLayoutStore } from '../../store/layout-store';
+import { AccessoryOutputFields } from './accessory-output';
 import { AcTrackFields } from './ac-track';
 import { CellFields } from './cell';
 import { DcTrackFields } from './dc-track';
 import { DccTrackFields } from './dcc-track';
+import { LampControllerFields } from './lamp-controller';
 import { LayoutBusFields } from './layout-bus';
 import type { FieldsOf, SupplyEdit } from './shared';
 import type { SupplyRecord } from '../../../core/document/supply-record';
@@ -19,6 +21,8 @@ const fields: { readonly [K in SupplyKindName]: FieldsOf<K> } = {
   'ac-track': AcTrackFields,
   'layout-bus': LayoutBusFields,
   cell: CellFields,
+  'lamp-controller': LampControllerFields,
+  'accessory-output': AccessoryOutputFields,
 };
 
 /** The figures of a supply, by its kind. */

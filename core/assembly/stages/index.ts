@@ -5,6 +5,7 @@ import { diode } from './diode';
 import { fuse } from './fuse';
 import { regulator } from './regulator';
 import { reservoir } from './reservoir';
+import { socket } from './socket';
 import { steering } from './steering';
 import { switchStage } from './switch';
 import type { StageKind } from '../../document/wiring-record';
@@ -21,6 +22,7 @@ const stages: { readonly [K in StageKind]: Stage<K> } = {
   reservoir,
   regulator,
   'constant-current': constantCurrent,
+  socket,
 };
 
 /** The stage of a kind, ready to lay any record of it: the record says which it is. */

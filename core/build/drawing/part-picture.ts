@@ -192,6 +192,14 @@ export function partPicture(
         legs: legs({ in: [-12, 30, 0, 1], common: [0, 30, 0, 1], out: [12, 30, 0, 1] }),
         words: [part.label],
       };
+    case 'socket':
+      return {
+        width: 92,
+        height: 62,
+        svg: `<rect x="-36" y="-20" width="72" height="40" rx="3" fill="#2f5a45"/><circle cx="-10" cy="0" r="9" fill="#d9cdb0"/><path d="M-10 0l${(8 * Math.sin((part.turn - 0.5) * 4.7)).toFixed(1)} ${(-8 * Math.cos((part.turn - 0.5) * 4.7)).toFixed(1)}" stroke="${INK}" stroke-width="2"/><rect x="12" y="-12" width="16" height="24" fill="#f6f2e9"/>${text(20, -2, '+', 11)}${text(20, 10, '−', 11)}<path d="M-46 -10H-36M-46 10H-36M36 8H46" stroke="${STEEL}" stroke-width="2.4"/>`,
+        legs: legs({ plus: [-46, -10, -1, 0], minus: [-46, 10, -1, 0], out: [46, 8, 1, 0] }),
+        words: [part.label, `trimmer ${Math.round(100 * part.turn)} %`],
+      };
     case 'limiter':
       return {
         width: 84,
