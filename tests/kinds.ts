@@ -1,4 +1,5 @@
 import { displayId, generatedDisplay } from './display-models';
+import { generatedLamps, sceneryId } from './scenery';
 import { demoJob, generatedLayout } from './generated';
 import { generatedVehicle, vehicleId } from './vehicles';
 import type fc from 'fast-check';
@@ -16,6 +17,7 @@ export const generatedJobs: Readonly<Record<JobKindName, fc.Arbitrary<Case>>> = 
   coach: generatedLayout.map((layout) => ({ layout, jobId: demoJob })),
   locomotive: generatedVehicle.map((layout) => ({ layout, jobId: vehicleId })),
   'display-model': generatedDisplay.map((layout) => ({ layout, jobId: displayId })),
+  lamp: generatedLamps.map((layout) => ({ layout, jobId: sceneryId.lamp })),
 };
 
 export const generatedKinds = Object.keys(generatedJobs) as JobKindName[];

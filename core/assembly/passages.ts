@@ -1,5 +1,6 @@
 import { resistorBodies } from '../part/resistor';
 import { inOrder } from '../document/in-order';
+import { EACH_PLACE } from '../document/passage-record';
 import type { JobCore } from '../document/job-record';
 import type { PassageRecord } from '../document/passage-record';
 import type { Lead, Part } from './assembly';
@@ -9,9 +10,12 @@ export type Passage = PassageRecord & { readonly id: string };
 /** The passages of a job in the order the person put them. */
 export const passagesOf = (job: Pick<JobCore, 'passages'>): Passage[] => inOrder(job.passages);
 
+/** Serves the lamps of every place: all through one, or each place through its own alike. */
+const servesAny = (serves: string): boolean => serves === 'all' || serves === EACH_PLACE;
+
 /** The passages that leads between the lamps of a place and the rest of the job go through. */
 export const passagesOfPlace = (job: Pick<JobCore, 'passages'>, place: string): Passage[] =>
-  passagesOf(job).filter((p) => p.serves === place || p.serves === 'all');
+  passagesOf(job).filter((p) => p.serves === place || servesAny(p.serves));
 
 /** Diameter of a resistor's body, by what it may turn into heat. Millimetres; the largest for what is not sold. */
 export const resistorDiameter = (ratedWatts: number): number =>
@@ -53,7 +57,7 @@ export function threaded(
     const fed = (ends[0].kind === 'rails') !== (ends[1].kind === 'rails');
     const through = passages.filter(({ serves }) => {
       if (serves === 'feed') return fed;
-      const there = ends.map(({ place }) => (serves === 'all' ? place !== null : place === serves));
+      const there = ends.map(({ place }) => (servesAny(serves) ? place !== null : place === serves));
       return there[0] !== there[1];
     });
     return through.length === 0 ? lead : { ...lead, through: through.map((p) => p.id) };

@@ -1,5 +1,6 @@
 import { bundleMillimetres, wireOf, type WireName, type WirePart } from '../part/wire';
 import { passagesOf, type Passage } from './passages';
+import { EACH_PLACE } from '../document/passage-record';
 import type { JobCore } from '../document/job-record';
 import type { Assembly, Lead } from './assembly';
 
@@ -20,12 +21,29 @@ export function wireOfLead({ wires }: Pick<JobCore, 'wires'>, lead: Lead): WireP
   return wireOf(lead.colour === 'lacquered' && !name.startsWith('magnet') ? 'magnet-0.15' : name);
 }
 
-/** What every passage of a job has to take. */
+/** Leads by the place of the lamp they go to. */
+function byPlace(assembly: Assembly, leads: readonly Lead[]): Lead[][] {
+  const places = new Map(assembly.parts.map((p) => [p.id, p.place]));
+  const groups = new Map<string, Lead[]>();
+  for (const lead of leads) {
+    const place = places.get(lead.from.part) ?? places.get(lead.to.part) ?? '';
+    groups.set(place, [...(groups.get(place) ?? []), lead]);
+  }
+  return [...groups.values()];
+}
+
+/** What every passage of a job has to take; of those that each place has, what the fullest has to. */
 export function passingOf(assembly: Assembly, job: Pick<JobCore, 'passages' | 'wires'>): Passing[] {
   return passagesOf(job).map((passage) => {
-    const leads = assembly.leads.filter((l) => l.through.includes(passage.id));
-    const bundle =
+    const all = assembly.leads.filter((l) => l.through.includes(passage.id));
+    const groups = passage.serves === EACH_PLACE ? byPlace(assembly, all) : [all];
+    const bundleOf = (leads: readonly Lead[]): number =>
       leads.length === 0 ? 0 : bundleMillimetres(leads.map((l) => wireOfLead(job, l).outsideMillimetres));
+    const leads = groups.reduce<readonly Lead[]>(
+      (fullest, g) => (bundleOf(g) > bundleOf(fullest) ? g : fullest),
+      [],
+    );
+    const bundle = bundleOf(leads);
     return {
       passage,
       leads,

@@ -16,7 +16,8 @@ const names = Object.keys(passageKinds) as [PassageKind, ...PassageKind[]];
 
 /**
  * A way that leads go through. It serves the lamps of a place of the job (`A`, `roof` …), `all` of
- * them, or the `feed`: what comes from the supply.
+ * them together, `each` place by one of its own like the others, or the `feed`: what comes from the
+ * supply.
  */
 export const passageRecord = z.looseObject({
   order: z.number(),
@@ -29,6 +30,9 @@ export const passageRecord = z.looseObject({
   /** The widest thing that hangs on the wires already and stays on: a plug, a resistor, a board. Null for bare wire. */
   carriesMillimetres: z.number().min(0.1).max(200).nullable(),
 });
+
+/** A passage that every place has one of, as every lamp of a row its mast. */
+export const EACH_PLACE = 'each';
 
 export type PassageRecord = z.infer<typeof passageRecord>;
 

@@ -12,6 +12,9 @@ const SELF_LIMITING = 0.2;
 const limitsItself = (led: LedPart): boolean =>
   led.builtInOhms > 0 || led.seriesOhms * led.greatestAmps >= SELF_LIMITING * led.forwardVolts;
 
+/** What in a line limits the current of all that hangs on it. */
+const limiting = ['charge', 'constant-current', 'socket'] as const;
+
 /** Lamps with nothing in their way but the wires. */
 export const noCurrentLimit = rule({
   id: 'no-current-limit',
@@ -20,8 +23,7 @@ export const noCurrentLimit = rule({
     const { job, jobId } = bench;
     return inOrder(job.circuits).flatMap((circuit) => {
       if (circuit.limit !== 'none') return [];
-      if (stageBefore(job, circuit.id, 'charge') || stageBefore(job, circuit.id, 'constant-current'))
-        return [];
+      if (limiting.some((kind) => stageBefore(job, circuit.id, kind))) return [];
       const bare = bench.assembly.parts.filter(
         (p) =>
           p.kind === 'lamp' &&

@@ -2,6 +2,7 @@ import { builtIn } from './built-in';
 import { bulbVolts } from './bulb-volts';
 import { cellHours } from './cell-hours';
 import { cellLoad } from './cell-load';
+import { darkGap } from './dark-gap';
 import { deadRail } from './dead-rail';
 import { decoderOverload } from './decoder-overload';
 import { doesNotPass } from './does-not-pass';
@@ -9,6 +10,7 @@ import { faint } from './faint';
 import { firstShow } from './first-show';
 import { flicker } from './flicker';
 import { fuseBlows } from './fuse-blows';
+import { glare } from './glare';
 import { inrush } from './inrush';
 import { lampCurrent } from './lamp-current';
 import { limiterHeadroom } from './limiter-headroom';
@@ -21,12 +23,14 @@ import { notInMapping } from './not-in-mapping';
 import { oneDirection } from './one-direction';
 import { outputOverload } from './output-overload';
 import { pickupDrag } from './pickup-drag';
+import { plugMates } from './plug-mates';
 import { regulatorDropout, regulatorHeat } from './regulator';
 import { reservoirBackwards } from './reservoir-backwards';
 import { reservoirRating } from './reservoir-rating';
 import { resistorHeat } from './resistor-heat';
 import { reverseVoltage } from './reverse-voltage';
 import { secondColourDark } from './second-colour-dark';
+import { showHours } from './show-hours';
 import { supplyOverload } from './supply-overload';
 import { socketHeat, trimmerDead } from './trimmer-travel';
 import { unevenSharing } from './uneven-sharing';
@@ -72,4 +76,8 @@ export const rules: readonly Rule[] = [
   wireColours,
   doesNotPass,
   wireNotSold,
+  plugMates,
+  showHours,
+  darkGap,
+  glare,
 ];

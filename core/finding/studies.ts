@@ -2,12 +2,14 @@ import { CircuitError } from '../circuit/error';
 import { cellLifeStudy, type CellLifeStudy } from '../study/cell-life';
 import { inrushStudy, type InrushStudy } from '../study/inrush';
 import { noLoadStudy, type NoLoad } from '../study/no-load';
+import { groundPool } from '../study/pools';
 import { rideStudy, type RideStudy } from '../study/ride';
 import { Solver } from '../study/solver';
 import { usualState } from '../study/states';
 import { throttleSweep, type ThrottleSweep } from '../study/throttle-sweep';
 import { trimmerTravel, type TrimmerTravel } from '../study/trimmer-travel';
 import { truthTable, type TruthRow, type UnsolvedState } from '../study/truth-table';
+import type { Pool } from '../light/pool';
 import type { Bench } from '../study/bench';
 import type { Readings } from '../study/readings';
 
@@ -26,6 +28,8 @@ export interface Studies {
   readonly noLoad: readonly NoLoad[];
   /** Null on a supply without a throttle. */
   readonly sweep: ThrottleSweep | null;
+  /** Light on the ground; null in the dark, and for what lights none. */
+  readonly pool: Pool | null;
   /** Each socket's trimmer over its travel. */
   readonly trimmers: readonly TrimmerTravel[];
   /** Null where nothing is charged. */
@@ -45,6 +49,7 @@ export const paceOf: Readonly<Record<StudyName, Pace>> = {
   usual: 'frame',
   highest: 'frame',
   unsolved: 'frame',
+  pool: 'frame',
   noLoad: 'soon',
   sweep: 'soon',
   trimmers: 'soon',
@@ -98,6 +103,8 @@ export class StudyDesk {
         return noLoadStudy(bench);
       case 'sweep':
         return throttleSweep(bench, solver);
+      case 'pool':
+        return groundPool(bench, this.get('now'));
       case 'trimmers':
         return trimmerTravel(bench);
       case 'inrush':

@@ -1,7 +1,7 @@
 import { stageOf } from '../document/line-stages';
 import { nextPreferred } from '../part/preferred';
 import { formatQuantity } from '../quantity/format';
-import { SOCKET_RESISTOR_WATTS, SOCKET_TRANSISTOR_WATTS } from '../part/hub-socket';
+import { SOCKET_RESISTOR_WATTS, SOCKET_TRANSISTOR_WATTS, trimmersSold } from '../part/hub-socket';
 import { lampWords } from './about';
 import { rule, type Cure } from './finding';
 import type { Bench } from '../study/bench';
@@ -9,13 +9,12 @@ import type { TrimmerTravel } from '../study/trimmer-travel';
 
 /** Share of its travel that a trimmer should do something over (common practice, no source). */
 const LIVELY_SHARE = 0.6;
-/** Trimmers as they are sold, in ohms. */
-const SOLD_OHMS = [10e3, 22e3, 47e3, 100e3, 220e3, 470e3];
 
 const TURNED_SHARES = [0.8, 0.65, 0.5, 0.45, 0.4, 0.35, 0.3, 0.25];
 
 /** By how much a larger trimmer may ask for a larger base resistor. */
-const BASE_FACTORS = [1, 1.3, 1.7, 2.2];
+const BASE_FACTORS = [1, 1.3, 1.8];
+const TRIED_TRIMMERS = 3;
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 const hasSockets = ({ assembly }: Bench): boolean => assembly.parts.some((p) => p.kind === 'socket');
@@ -24,23 +23,27 @@ const hasSockets = ({ assembly }: Bench): boolean => assembly.parts.some((p) => 
  * A larger trimmer takes less from the base: the dark part of its travel shrinks as it grows. What it
  * leaves to the base a larger base resistor takes back, so that the lamp gets no more than before.
  */
-function largerTrimmers({ job, jobId }: Bench, line: string): Cure[] {
-  const now = stageOf(job.lines[line], 'socket');
+function largerTrimmers({ job, jobId }: Bench, lines: readonly string[]): Cure[] {
+  const now = stageOf(job.lines[lines[0]], 'socket');
   if (!now) return [];
-  return SOLD_OHMS.filter((ohms) => ohms > now.trimmerOhms).flatMap((trimmerOhms) =>
-    BASE_FACTORS.map((factor): Cure => {
-      const baseOhms = factor === 1 ? now.baseOhms : nextPreferred(factor * now.baseOhms, 'E24');
-      return {
-        label: `Fit a trimmer of ${formatQuantity(trimmerOhms, 'ohm')}${factor === 1 ? '' : ` and a base resistor of ${formatQuantity(baseOhms, 'ohm')}`}`,
-        recipe(draft) {
-          const socket = stageOf(draft.jobs[jobId].lines[line], 'socket');
-          if (!socket) return false;
-          Object.assign(socket, { trimmerOhms, baseOhms });
-          return true;
-        },
-      };
-    }),
-  );
+  return trimmersSold
+    .filter((ohms) => ohms > now.trimmerOhms)
+    .slice(0, TRIED_TRIMMERS)
+    .flatMap((trimmerOhms) =>
+      BASE_FACTORS.map((factor): Cure => {
+        const baseOhms = factor === 1 ? now.baseOhms : nextPreferred(factor * now.baseOhms, 'E24');
+        return {
+          label: `Fit a trimmer of ${formatQuantity(trimmerOhms, 'ohm')}${factor === 1 ? '' : ` and a base resistor of ${formatQuantity(baseOhms, 'ohm')}`}`,
+          recipe(draft) {
+            for (const line of lines)
+              Object.assign(stageOf(draft.jobs[jobId].lines[line], 'socket') ?? {}, {
+                trimmerOhms,
+                baseOhms,
+              });
+          },
+        };
+      }),
+    );
 }
 
 /** A trimmer that is dead over much of its travel. */
@@ -56,7 +59,7 @@ export const trimmerDead = rule({
       if (lively >= LIVELY_SHARE) return [];
       return [
         {
-          id: `trimmer-travel ${t.part}`,
+          id: `trimmer-travel ${t.parts[0]}`,
           severity: 'mind' as const,
           title: darkBelow === null ? 'The trimmer lights nothing' : 'The trimmer does little of its way',
           sentence:
@@ -64,14 +67,14 @@ export const trimmerDead = rule({
               ? `${lampWords(bench, t.lampIds)} stays dark however far its trimmer is turned.`
               : `The trimmer of ${lampWords(bench, t.lampIds)} is dark below ${percent(from)} of a turn${t.flatFrom < 0.97 ? ` and does nothing more above ${percent(t.flatFrom)}` : ''}: it works over ${percent(lively)} of its way.`,
           reason: `What the base is fed goes into the trimmer first: until about 0.65 V stand across it, nothing flows in the lamp. ${restOf(t)}`,
-          subject: { lamps: t.lampIds, part: t.part, line: t.line ?? undefined },
-          paths: [['jobs', bench.jobId, 'lines', t.line ?? '']],
-          terminals: [{ part: t.part, terminal: 'out' }],
+          subject: { lamps: t.lampIds, part: t.parts[0], line: t.lines[0] },
+          paths: [['jobs', bench.jobId, 'lines', t.lines[0]]],
+          terminals: [{ part: t.parts[0], terminal: 'out' }],
           figures: [
             { is: 100 * lively, limit: 100 * LIVELY_SHARE, unit: '%' as const },
             { is: Math.max(...t.points.map((p) => p.amps)), limit: null, unit: 'amp' as const },
           ],
-          cures: t.line === null ? [] : [largerTrimmers(bench, t.line)],
+          cures: [largerTrimmers(bench, t.lines)],
         },
       ];
     }),

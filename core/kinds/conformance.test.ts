@@ -31,6 +31,7 @@ const atHome: Readonly<Record<JobKindName, readonly SupplyKindName[]>> = {
   coach: ['dc-track', 'dcc-track', 'ac-track', 'layout-bus'],
   locomotive: ['dc-track', 'dcc-track'],
   'display-model': ['cell', 'layout-bus'],
+  lamp: ['layout-bus', 'lamp-controller', 'ac-track', 'accessory-output'],
 };
 const sample = (kind: JobKindName, numRuns: number, seed: number): Case[] =>
   fc.sample(generatedJobs[kind], { numRuns, seed });
@@ -213,6 +214,10 @@ const elsewhere = [
   'does-not-pass',
   'wire-not-sold',
   'not-in-mapping',
+  'dark-gap',
+  'socket-heat',
+  'glare',
+  'show-hours',
 ];
 
 test('cures of every other common rule were among those applied', () => {

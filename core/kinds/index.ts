@@ -1,5 +1,6 @@
 import { coach } from './coach';
 import { displayModel } from './display-model';
+import { lamp } from './lamp';
 import { locomotive } from './locomotive';
 import type { JobKind } from './job-kind';
 import type { AnyJob, JobKindName } from './records';
@@ -9,6 +10,7 @@ const kinds: { readonly [K in JobKindName]: JobKind<Extract<AnyJob, { kind: K }>
   coach,
   locomotive,
   'display-model': displayModel,
+  lamp,
 };
 
 /** A kind, ready to answer for any job of it: the record says which it is. */

@@ -1,5 +1,6 @@
 import { coachOrder } from './coach/order';
 import { displayModelOrder } from './display-model/order';
+import { lampOrder } from './lamp/order';
 import { locomotiveOrder } from './locomotive/order';
 import type { OrderFacts } from '../build/order/order-facts';
 import type { AnyJob, JobKindName } from './records';
@@ -9,6 +10,7 @@ const orders: { readonly [K in JobKindName]: OrderFacts<Extract<AnyJob, { kind: 
   coach: coachOrder,
   locomotive: locomotiveOrder,
   'display-model': displayModelOrder,
+  lamp: lampOrder,
 };
 
 /** The facts of a kind, ready to answer for any job of it. */

@@ -1,11 +1,12 @@
 import { displayModelRecord, type DisplayModelRecord } from './display-model/record';
 import { brokenInCoach, coachRecord, type CoachRecord } from './coach/record';
+import { lampRecord, type LampRecord } from './lamp/record';
 import { locomotiveRecord, type LocomotiveRecord } from './locomotive/record';
 import type { Say } from '../document/job-record';
 
 /** The records of every kind of job. A new kind is a line here, and one in the table below. */
-export const jobRecords = [coachRecord, locomotiveRecord, displayModelRecord] as const;
-export type AnyJob = CoachRecord | LocomotiveRecord | DisplayModelRecord;
+export const jobRecords = [coachRecord, locomotiveRecord, displayModelRecord, lampRecord] as const;
+export type AnyJob = CoachRecord | LocomotiveRecord | DisplayModelRecord | LampRecord;
 export type JobKindName = AnyJob['kind'];
 
 /** What the document knows of a kind besides its record. */
@@ -22,6 +23,7 @@ const facts: { readonly [K in JobKindName]: RecordFacts<Extract<AnyJob, { kind: 
   coach: { word: 'coach', onRails: true, broken: brokenInCoach },
   locomotive: { word: 'locomotive', onRails: true, broken: () => undefined },
   'display-model': { word: 'display model', onRails: false, broken: () => undefined },
+  lamp: { word: 'row of lamps', onRails: false, broken: () => undefined },
 };
 
 /** The facts of a kind, ready to answer for any job of it: the record says which kind it is. */

@@ -1,5 +1,6 @@
 import { coachRules } from './coach/rules';
 import { displayModelRules } from './display-model/rules';
+import { lampRules } from './lamp/rules';
 import { locomotiveRules } from './locomotive/rules';
 import type { Rule } from '../finding/finding';
 import type { JobKindName } from './records';
@@ -9,6 +10,7 @@ const kindRules: Readonly<Record<JobKindName, readonly Rule[]>> = {
   coach: coachRules,
   locomotive: locomotiveRules,
   'display-model': displayModelRules,
+  lamp: lampRules,
 };
 
 export const rulesOf = (kind: JobKindName): readonly Rule[] => kindRules[kind];

@@ -1,5 +1,6 @@
 import { coachShines } from './coach/shines';
 import { displayModelShines } from './display-model/shines';
+import { lampShines } from './lamp/shines';
 import { locomotiveShines } from './locomotive/shines';
 import type { LampView } from '../study/readings';
 import type { AnyJob, JobKindName } from './records';
@@ -9,6 +10,7 @@ const views: { readonly [K in JobKindName]: LampView<Extract<AnyJob, { kind: K }
   coach: coachShines,
   locomotive: locomotiveShines,
   'display-model': displayModelShines,
+  lamp: lampShines,
 };
 
 /** The view of a kind, ready to answer for any job of it. */

@@ -11,6 +11,7 @@ const wanted: Readonly<Record<JobKindName, WantedLimit | null>> = {
   coach: fitWantedLimit,
   locomotive: null,
   'display-model': null,
+  lamp: null,
 };
 
 export const wantedLimitOf = (kind: JobKindName): WantedLimit | null => wanted[kind];

@@ -1,5 +1,6 @@
 import { coachWiring } from './coach/wiring';
 import { displayModelWiring } from './display-model/wiring';
+import { lampWiring } from './lamp/wiring';
 import { locomotiveWiring } from './locomotive/wiring';
 import type { JobWiring } from '../assembly/laying';
 import type { AnyJob, JobKindName } from './records';
@@ -9,6 +10,7 @@ const wirings: { readonly [K in JobKindName]: JobWiring<Extract<AnyJob, { kind: 
   coach: coachWiring,
   locomotive: locomotiveWiring,
   'display-model': displayModelWiring,
+  lamp: lampWiring,
 };
 
 /** The wiring of a kind, ready to answer for any job of it. */

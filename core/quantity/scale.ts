@@ -20,3 +20,20 @@ export type ScaleName = keyof typeof scales;
 export function prototypeMetres(modelMillimetres: number, scale: ScaleName): number {
   return (modelMillimetres * scales[scale]) / 1000;
 }
+
+/** Length on the model in millimetres from metres of the prototype. */
+export function modelMillimetres(prototypeMetresLong: number, scale: ScaleName): number {
+  return (prototypeMetresLong * 1000) / scales[scale];
+}
+
+const INCHES_PER_FOOT = 12;
+const METRES_PER_INCH = 0.0254;
+
+/** Metres in feet and inches, to the whole inch: "2 ft 6 in". */
+export function feetAndInches(metres: number): string {
+  const inches = Math.round(metres / METRES_PER_INCH);
+  const feet = Math.floor(inches / INCHES_PER_FOOT);
+  const rest = inches - feet * INCHES_PER_FOOT;
+  if (feet === 0) return `${rest} in`;
+  return rest === 0 ? `${feet} ft` : `${feet} ft ${rest} in`;
+}

@@ -1,5 +1,6 @@
 import type { Spread } from '../circuit/average';
 import type { FlickerComponent } from '../light/flicker';
+import type { PoolLamp } from '../light/pool';
 import type { LedPart } from '../part/led';
 import type { State } from '../supply/state';
 
@@ -62,4 +63,6 @@ export interface LampView<J> {
   shines(job: J, lampId: string, state: State, second: boolean): boolean;
   /** How bright one looks by itself, 0 to 100 and above. */
   lightness(job: J, die: Pick<DieReading, 'lampId' | 'led' | 'litAmps' | 'lumens'>): number;
+  /** Its lamps over the ground, where they are there to light it. */
+  pool?(job: J): readonly PoolLamp[];
 }

@@ -14,7 +14,7 @@ export interface SketchVehicle {
   readonly length: number;
   readonly underside: number;
   readonly top: number;
-  readonly shape: 'coach' | 'hood' | 'two-cabs' | 'railcar' | 'stand';
+  readonly shape: 'coach' | 'hood' | 'two-cabs' | 'railcar' | 'stand' | 'posts' | 'roof' | 'house';
   readonly lights: readonly SketchLight[];
 }
 

@@ -6,8 +6,7 @@ import { change, type Change } from '../../document/patch';
 import { usualCircuit } from '../../document/usual-circuit';
 import { freeId, usualSupply } from '../../document/usual-supply';
 import { legends } from '../../document/wire-legend';
-import { nextPreferred } from '../../part/preferred';
-import { bodyFor, RESISTOR_MARGIN, resistorBodies } from '../../part/resistor';
+import { firstResistor, type SoldResistor } from '../../study/first-resistor';
 import { supplyKind, type Supply, type SupplyKindName } from '../../supply';
 import { noProgress } from '../../document/progress-record';
 import { usualWires } from '../../document/usual-wires';
@@ -46,9 +45,6 @@ const STAND_SHARE = 0.12;
 /** Share of its greatest current a lamp is given: half of it lasts long and is bright (common practice, no source). */
 const CURRENT_SHARE = 0.5;
 
-/** Share of what a supply gives for long that is asked of it. */
-const GIVEN_SHARE = 0.9;
-
 /** USB gives 5 V, at most 5.25, and 0.5 A (USB 2.0, section 7.3.2). */
 const usb = { name: 'USB', volts: 5, highestVolts: 5.25, limitAmps: 0.5, wireOhms: 0.3 };
 /** Three penlight cells: what fits a stand. */
@@ -61,25 +57,9 @@ function supplyFor(layout: Layout, kind: SupplyKindName, order: number): Layout[
   return made.kind === 'layout-bus' ? { ...made, ...usb } : made;
 }
 
-/**
- * The resistor that serves all lamps in parallel, at the supply's highest: R = (V - Vf) / (n I), the
- * next of E12 above (Ohm's law), with the body that bears its heat; never for more than the supply gives.
- */
-export function sharedResistor(
-  supply: Supply,
-  led: LedPart,
-  count: number,
-): { readonly ohms: number; readonly ratedWatts: number } {
-  const over = supplyKind(supply).highestVolts(supply) - led.forwardVolts;
-  const amps = Math.min(
-    count * CURRENT_SHARE * led.greatestAmps,
-    GIVEN_SHARE * supplyKind(supply).limit(supply).amps,
-  );
-  const ohms = nextPreferred(Math.max(1, over / amps), 'E12');
-  const watts = Math.max(0, over) ** 2 / ohms;
-  const body = bodyFor(watts / RESISTOR_MARGIN) ?? resistorBodies[resistorBodies.length - 1];
-  return { ohms, ratedWatts: Math.max(0.125, body.watts) };
-}
+/** The resistor that serves all lamps in parallel, each given half of what it bears. */
+export const sharedResistor = (supply: Supply, led: LedPart, count: number): SoldResistor =>
+  firstResistor(supply, led, count * CURRENT_SHARE * led.greatestAmps);
 
 /**
  * Adds a display model: its lamps along it, a switch, and one resistor in the stand serving all; a

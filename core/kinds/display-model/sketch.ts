@@ -1,6 +1,4 @@
-import { FAINT_LIGHTNESS } from '../../light/lamp-light';
-import { screenColour } from '../../light/colour';
-import { solvedJob } from '../../study/solved-job';
+import { litSpots } from '../../study/sketch-spots';
 import { tenth, type SketchVehicle } from '../../study/sketch';
 import { displayModelIn } from './jobs';
 import type { Layout } from '../../document/layout';
@@ -16,15 +14,9 @@ export function displayModelSketch(layout: Layout, id: string): SketchVehicle {
     underside: body.standMillimetres,
     top: tenth(body.standMillimetres + body.heightMillimetres),
     shape: 'stand',
-    lights: (solvedJob(layout, id).readings?.dies ?? [])
-      .filter((d) => d.lightness >= FAINT_LIGHTNESS)
-      .map((d) => ({
-        x: tenth(lamps[d.lampId].alongMillimetres - LAMP / 2),
-        y: tenth(body.standMillimetres + lamps[d.lampId].heightMillimetres - LAMP / 2),
-        width: LAMP,
-        height: LAMP,
-        lightness: tenth(Math.min(100, d.lightness)),
-        colour: screenColour(d.xy),
-      })),
+    lights: litSpots(layout, id, LAMP, (lampId) => ({
+      x: lamps[lampId].alongMillimetres,
+      y: body.standMillimetres + lamps[lampId].heightMillimetres,
+    })),
   };
 }

@@ -1,0 +1,120 @@
+import { inOrder } from '../../document/in-order';
+import { bulbs } from '../../part/bulb';
+import { fittingSorts } from '../../part/lamp-fitting';
+import { bases, hoods, mastStock, wrappedMillimetres } from '../../part/lamp-kit';
+import { leds } from '../../part/led';
+import { formatQuantity } from '../../quantity/format';
+import { rowMillimetres } from './row';
+import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
+import type { Template } from '../../build/template';
+import type { LampRecord } from './record';
+
+/** Minutes of each sort of work (common practice, no source). */
+const DRILL = 1.5;
+const MAST = 3;
+const PAINT = 3;
+const PAINT_DRIES = 60;
+/** Height of a template's strip beside the row, in millimetres. */
+const STRIP = 24;
+
+const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 3 });
+
+/** Holes to drill, and for what: one for each lamp, as large as its mast or leads are. */
+function holeOf({ passages }: LampRecord): number {
+  const last = inOrder(passages)
+    .filter((p) => p.serves !== 'feed')
+    .at(-1);
+  return last?.boreMillimetres ?? 2;
+}
+
+function rowTemplate(job: LampRecord): Template[] {
+  const lamps = inOrder(job.lamps);
+  if (lamps.length === 0) return [];
+  const hole = holeOf(job);
+  const { heightMillimetres, sort } = job.fitting;
+  const onWall = fittingSorts[sort].stands === 'wall';
+  return [
+    {
+      id: 'row',
+      name: onWall ? 'Lamps on the wall' : 'Lamps along the board',
+      says: `Holes of ${mm(hole)}, ${mm(job.fitting.spacingMillimetres)} from one to the next${onWall ? `, ${mm(heightMillimetres)} above the ground` : ''}.`,
+      widthMillimetres: rowMillimetres(job),
+      heightMillimetres: onWall ? heightMillimetres + STRIP / 2 : STRIP,
+      marks: lamps.map((l, i) => ({
+        kind: 'hole',
+        x: l.alongMillimetres,
+        y: STRIP / 2,
+        millimetres: hole,
+        label: String(i + 1),
+      })),
+    },
+  ];
+}
+
+/** Holes first, then masts made up and painted, leads threaded, the base put on, and the lamp set in. */
+export const lampOrder: OrderFacts<LampRecord> = {
+  opening: () => null,
+  works(_, job) {
+    const lamps = Object.keys(job.lamps);
+    const { stands } = fittingSorts[job.fitting.sort];
+    const { kit } = job;
+    const works: BodyWork[] = [
+      {
+        id: 'drill',
+        does: `Drill ${lamps.length === 1 ? 'the hole' : `${lamps.length} holes`} of ${mm(holeOf(job))}`,
+        says:
+          stands === 'mast' ? 'Upright, by the template: a mast leans as its hole does.' : 'By the template.',
+        tool: 'drill',
+        lamps,
+        before: 'threading',
+        minutes: DRILL * lamps.length,
+        dryMinutes: 0,
+        undone: 'cannot',
+      },
+    ];
+    if (stands === 'mast') {
+      const { name, outsideMillimetres } = mastStock[kit.mast];
+      const wrapped =
+        kit.wraps > 0
+          ? ` Wind ${kit.wraps} turns of thin tape round the foot: ${mm(wrappedMillimetres(outsideMillimetres, kit.wraps))}.`
+          : '';
+      works.push({
+        id: 'masts',
+        does: `Cut ${lamps.length === 1 ? 'the mast' : `${lamps.length} masts`} to ${mm(job.fitting.heightMillimetres)}`,
+        says: `${name}. File the ends smooth inside, or they skin the leads.${wrapped} Hood: ${hoods[kit.hood].name.toLowerCase()}${kit.ball ? ', a ball on top' : ''}; foot: ${bases[kit.base].name.toLowerCase()}.`,
+        tool: 'file',
+        lamps,
+        before: 'threading',
+        minutes: MAST * lamps.length,
+        dryMinutes: 0,
+        undone: 'cannot',
+      });
+    }
+    works.push({
+      id: 'paint',
+      does: 'Paint masts and hoods',
+      says: 'White inside the hood, dark outside; before anything is glued, and not over the lamp.',
+      tool: 'brush',
+      lamps,
+      before: 'fixing',
+      minutes: PAINT * lamps.length,
+      dryMinutes: PAINT_DRIES,
+      undone: 'can',
+    });
+    return works;
+  },
+  fixing: () => ({
+    does: 'Set the lamp into its hood and the fitting into its hole',
+    says: 'A drop that sets clear; superglue fogs a lens. Upright before it sets.',
+    by: 'glue',
+  }),
+  placeName: (place) => place.replace('-', ' '),
+  bare: (job, lampId) => {
+    const { part } = job.lamps[lampId];
+    return !Object.hasOwn(bulbs, part) && !(Object.hasOwn(leds, part) && leds[part].form === 'fairy');
+  },
+  lampBody: () => null,
+  templates: (_, job) => rowTemplate(job),
+  slack: () => null,
+  thinShell: () => false,
+};
