@@ -1,4 +1,6 @@
 import { lazy } from 'react';
+import { isScenery } from '../../core/document/scenery-record';
+import { shinesOf } from '../../core/kinds/shines';
 import { statesOf } from '../../core/study/states';
 import type { BenchPicture } from '../kinds/face';
 import type { AnyJob } from '../../core/document/layout';
@@ -47,4 +49,31 @@ export const proof: BenchPicture<AnyJob> = {
   savesItself: true,
   Picture: lazy(async () => ({ default: (await import('../drawings/proof-picture')).ProofPicture })),
   when: (_, stage) => stage === 'proof',
+};
+
+/** Where lamps light the ground. */
+export const ground: BenchPicture<AnyJob> = {
+  id: 'ground',
+  name: 'Ground',
+  Picture: lazy(async () => ({ default: (await import('../drawings/scenery/pool-picture')).PoolPicture })),
+  when: ({ job }) => (shinesOf(job.kind).pool?.(job).length ?? 0) > 0,
+};
+
+/** Where trimmers set the lamps: what each does over its travel. */
+export const trimmers: BenchPicture<AnyJob> = {
+  id: 'trimmers',
+  name: 'Trimmers',
+  Picture: lazy(async () => ({
+    default: (await import('../drawings/scenery/trimmer-picture')).TrimmerPicture,
+  })),
+  when: ({ assembly }) => assembly.parts.some((p) => p.kind === 'socket'),
+};
+
+/** The ways scenery is joined, side by side. */
+export const hookUpWays: BenchPicture<AnyJob> = {
+  id: 'ways',
+  name: 'Ways',
+  savesItself: true,
+  Picture: lazy(async () => ({ default: (await import('../drawings/scenery/ways-picture')).WaysPicture })),
+  when: ({ job }) => isScenery(job),
 };

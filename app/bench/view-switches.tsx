@@ -39,3 +39,18 @@ export function ViewSwitches({ hasCorridor, corridorSide, children }: ViewSwitch
     </ConfigProvider>
   );
 }
+
+/** By night or by day. */
+export function NightOrDay() {
+  const by = useRunStore((s) => s.view.by);
+  const look = useRunStore((s) => s.look);
+  return (
+    <ConfigProvider theme={night}>
+      <div className="view-switches" role="group" aria-label="How the stage is looked at">
+        <Button size="small" onClick={() => look({ by: by === 'night' ? 'day' : 'night' })}>
+          {by === 'night' ? 'Night' : 'Day'}
+        </Button>
+      </div>
+    </ConfigProvider>
+  );
+}

@@ -3,6 +3,7 @@ import type { Layout } from '../../core/document/layout';
 import type { JobKindName } from '../../core/kinds/records';
 import { stages as coachStages } from './coach/stages';
 import { stages as displayModelStages } from './display-model/stages';
+import { sceneryStages } from '../bench/scenery-stages';
 import { stages as locomotiveStages } from './locomotive/stages';
 import type { Face, LineFace } from './face';
 
@@ -57,6 +58,16 @@ export const kindRows: Readonly<Record<JobKindName, KindRow>> = {
     Begin: lazy(async () => ({
       default: (await import('./display-model/new-display-model')).NewDisplayModel,
     })),
+  },
+  lamp: {
+    name: 'Lamp or row of lamps',
+    plural: 'Lamps',
+    one: 'lamps',
+    says: 'on masts, on a wall, under a roof, on a buffer stop',
+    stages: sceneryStages,
+    face: async () => any((await import('./lamp')).face),
+    line: async () => any((await import('./lamp/on-line')).onLine),
+    Begin: lazy(async () => ({ default: (await import('./lamp/new-lamps')).NewLamps })),
   },
 };
 

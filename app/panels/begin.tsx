@@ -17,7 +17,7 @@ const KIND = 'kind:';
 const kindSays: Readonly<Record<SupplyKindName, string>> = {
   'dc-track': 'a throttle',
   'dcc-track': 'digital',
-  'ac-track': 'three-rail',
+  'ac-track': 'alternating',
   'layout-bus': 'two wires, DC',
   cell: 'on board',
   'lamp-controller': 'somewhere from 3 to 12 V',

@@ -9,11 +9,13 @@ import { rideStudy, type RideStudy } from '../../core/study/ride';
 import { Solver, usualReadings } from '../../core/study/solver';
 import { usualState } from '../../core/study/states';
 import { throttleSweep, type ThrottleSweep } from '../../core/study/throttle-sweep';
+import { trimmerTravel, type TrimmerTravel } from '../../core/study/trimmer-travel';
 import { truthTable, type TruthTable } from '../../core/study/truth-table';
 import type { Ordered } from '../../core/build/order/order';
 import type { Buildable } from '../../core/build/lists/can-build';
 import type { ShoppingList } from '../../core/build/lists/shopping';
 import type { ComparedWay, FailedWay } from '../../core/study/compare';
+import type { HookUpWay } from '../../core/study/hook-up-ways';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
 import type { LineSketch } from '../../core/study/line-sketch';
@@ -76,6 +78,13 @@ export const questions = {
     const solver = solverOf(layout, of);
     return solver.at(usualState(solver.bench), { guess: lastStored.get(of.jobId) });
   },
+  /** The ways of joining scenery, side by side. */
+  hookUpWays: async (
+    layout: Layout,
+    { jobId, apart }: OfJob & { readonly apart: boolean },
+  ): Promise<HookUpWay[]> => (await import('../../core/study/hook-up-ways')).hookUpWays(layout, jobId, apart),
+  /** What each trimmer of a job does over its travel. */
+  trimmers: (layout: Layout, of: OfJob): TrimmerTravel[] => trimmerTravel(laid(layout, of)),
   judge: (layout: Layout, { jobId, supplyId, asked }: OfJob & { readonly asked: Asked }): Steps<Finding[]> =>
     checkJobInSteps(layout, jobId, { supplyId }, asked),
   powerCut(layout: Layout, of: OfJob): PowerCutStudy {
