@@ -1,5 +1,5 @@
 import { displayId, generatedDisplay } from './display-models';
-import { generatedLamps, sceneryId } from './scenery';
+import { generatedBuildings, generatedCanopies, generatedLamps, sceneryId } from './scenery';
 import { demoJob, generatedLayout } from './generated';
 import { generatedVehicle, vehicleId } from './vehicles';
 import type fc from 'fast-check';
@@ -18,6 +18,8 @@ export const generatedJobs: Readonly<Record<JobKindName, fc.Arbitrary<Case>>> = 
   locomotive: generatedVehicle.map((layout) => ({ layout, jobId: vehicleId })),
   'display-model': generatedDisplay.map((layout) => ({ layout, jobId: displayId })),
   lamp: generatedLamps.map((layout) => ({ layout, jobId: sceneryId.lamp })),
+  canopy: generatedCanopies.map((layout) => ({ layout, jobId: sceneryId.canopy })),
+  building: generatedBuildings.map((layout) => ({ layout, jobId: sceneryId.building })),
 };
 
 export const generatedKinds = Object.keys(generatedJobs) as JobKindName[];

@@ -4,6 +4,11 @@ import { stageOf } from '../core/document/line-stages';
 import { change } from '../core/document/patch';
 import { hookUps, type HookUpName } from '../core/document/scenery-record';
 import { usualSupply } from '../core/document/usual-supply';
+import { buildingIn } from '../core/kinds/building/jobs';
+import { newBuilding } from '../core/kinds/building/make';
+import { curtains, shells, type CurtainName, type ShellName } from '../core/kinds/building/shell';
+import { canopyIn } from '../core/kinds/canopy/jobs';
+import { newCanopy } from '../core/kinds/canopy/make';
 import { lampsIn } from '../core/kinds/lamp/jobs';
 import { newLamps } from '../core/kinds/lamp/make';
 import { fittingSorts, type FittingSortName } from '../core/part/lamp-fitting';
@@ -12,7 +17,7 @@ import { plugPitches } from '../core/part/small-plug';
 import type { Layout } from '../core/document/layout';
 
 /** Ids of the jobs that are meant in the layouts made here. */
-export const sceneryId = { lamp: 'lamps' } as const;
+export const sceneryId = { lamp: 'lamps', canopy: 'canopy', building: 'building' } as const;
 
 /** A quay with everything scenery is fed from. */
 export function quayside(): Layout {
@@ -100,6 +105,75 @@ export const generatedLamps: fc.Arbitrary<Layout> = fc
         const job = lampsIn(draft, jobId);
         job.kit.mast = mast;
         job.fitting.headMillimetres *= larger;
+      }).layout,
+      jobId,
+      m,
+    );
+  });
+
+/** Canopies of one side and of two, twisted or not, on everything. */
+export const generatedCanopies: fc.Arbitrary<Layout> = fc
+  .record({
+    near: fc.integer({ min: 1, max: 6 }),
+    far: fc.integer({ min: 0, max: 6 }),
+    twisted: fc.boolean(),
+    backsPainted: fc.boolean(),
+    bright: fc.boolean(),
+    m: mischief,
+  })
+  .map(({ near, far, twisted, backsPainted, bright, m }) => {
+    const { layout, jobId } = newCanopy(quayside(), {
+      name: 'Generated',
+      lengthMillimetres: 300,
+      near,
+      far,
+      part: m.part,
+      supply: { id: m.supply },
+      hookUp: m.hookUp,
+    });
+    return spoil(
+      change(layout, (draft) => {
+        const job = canopyIn(draft, jobId);
+        Object.assign(job.roof, { twisted, backsPainted });
+        if (bright) for (const c of Object.values(job.circuits)) c.ohms /= 5;
+      }).layout,
+      jobId,
+      m,
+    );
+  });
+
+/** Buildings of up to five rooms, some dark, some open, some leaking, on everything. */
+export const generatedBuildings: fc.Arbitrary<Layout> = fc
+  .record({
+    rooms: fc.integer({ min: 1, max: 5 }),
+    shell: fc.constantFrom(...(Object.keys(shells) as ShellName[])),
+    curtain: fc.constantFrom(...(Object.keys(curtains) as CurtainName[])),
+    blackened: fc.boolean(),
+    closedOff: fc.boolean(),
+    leftDark: fc.boolean(),
+    low: fc.boolean(),
+    gap: fc.constantFrom(0, 0, 0.5),
+    bright: fc.constantFrom(1, 1, 8),
+    m: mischief,
+  })
+  .map(({ rooms, shell, curtain, blackened, closedOff, leftDark, low, gap, bright, m }) => {
+    const { layout, jobId } = newBuilding(quayside(), {
+      name: 'Generated',
+      lengthMillimetres: 150,
+      rooms,
+      shell,
+      part: m.part,
+      supply: { id: m.supply },
+      hookUp: m.hookUp,
+    });
+    return spoil(
+      change(layout, (draft) => {
+        const job = buildingIn(draft, jobId);
+        Object.assign(job.body, { blackened, baseGapMillimetres: gap });
+        Object.assign(job.rooms['room-1'], { curtain, closedOff, leftDark });
+        if (low) job.lamps['lamp-1'].heightMillimetres = 4;
+        const first = Object.values(job.circuits)[0];
+        first.ohms /= bright;
       }).layout,
       jobId,
       m,

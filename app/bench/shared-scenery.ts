@@ -4,6 +4,7 @@ import { SceneryFigures } from '../drawings/scenery/scenery-scene';
 import { build, buildPictures } from './shared-build';
 import { behaviour, circuit, ground, hookUpWays, proof, states, throttle, trimmers } from './shared-pictures';
 import { sceneryStageOf, sceneryStages } from './scenery-stages';
+import type { HookUpStyle } from '../../core/study/hook-up';
 import type { AnyJob } from '../../core/document/layout';
 import type { Scenery } from '../../core/document/scenery-record';
 import type { BenchPicture, BenchStage, Face, PanelProps } from '../kinds/face';
@@ -15,15 +16,14 @@ interface SceneryFaceOf<J extends AnyJob & Scenery> {
   readonly Brief: FunctionComponent<PanelProps<J>>;
   readonly Lamps: FunctionComponent<PanelProps<J>>;
   readonly Scene: FunctionComponent<PanelProps<J>>;
-  /** Each lamp is set by itself where there are sockets. */
-  readonly apart: boolean;
+  readonly style: HookUpStyle;
   /** Drawings of its own, before the shared ones. */
   readonly pictures?: readonly BenchPicture<J>[];
 }
 
 /** The face of a kind of scenery: what is shared by all of them, and the little that is its own. */
 export function sceneryFace<J extends AnyJob & Scenery>(of: SceneryFaceOf<J>): Face<J> {
-  const { Brief, Lamps, Scene, apart, pictures = [] } = of;
+  const { Brief, Lamps, Scene, style, pictures = [] } = of;
   const first = pictures[0]?.id ?? 'ground';
   const panels: Readonly<Record<StageId, StageFace<J>>> = {
     brief: { Panel: Brief, picture: first },
@@ -35,10 +35,9 @@ export function sceneryFace<J extends AnyJob & Scenery>(of: SceneryFaceOf<J>): F
     },
     lamps: { Panel: Lamps, picture: first },
     circuit: {
-      Panel: lazy(async () => {
-        const { SplitCircuitsPanel, CircuitsPanel } = await import('../panels/scenery/circuits-panel');
-        return { default: apart ? SplitCircuitsPanel : CircuitsPanel };
-      }) as StageFace<J>['Panel'],
+      Panel: lazy(async () => ({
+        default: (await import('../panels/scenery/circuits-panel')).circuitsPanels[style],
+      })) as StageFace<J>['Panel'],
       picture: 'circuit',
     },
     try: {

@@ -68,6 +68,13 @@ export function LinePicture({ sketch, name }: LinePictureProps) {
   );
 }
 
+/** What stands on the ground has no wheels. */
+const onGround: ReadonlySet<SketchVehicle['shape']> = new Set(['posts', 'roof', 'house']);
+
+/** A post under each lamp. */
+const postsOf = ({ lights, top }: SketchVehicle): string =>
+  lights.map((l) => `M${l.x + l.width / 2 - 0.6} 0V${-top}h1.2V0Z`).join('');
+
 function Outline({ vehicle: v, x }: { readonly vehicle: SketchVehicle; readonly x: number }) {
   const high = v.top - v.underside;
   // The hood of a shunter is lower than its cab.
@@ -78,13 +85,13 @@ function Outline({ vehicle: v, x }: { readonly vehicle: SketchVehicle; readonly 
   const radius = Math.max(1.5, v.underside * 0.45);
   return (
     <g transform={`translate(${x} 0)`}>
-      <path d={body} fill="#2b3b35" stroke="#4a6157" strokeWidth={0.6} />
+      <path d={v.shape === 'posts' ? postsOf(v) : body} fill="#2b3b35" stroke="#4a6157" strokeWidth={0.6} />
       {v.shape === 'stand' ? (
         <path
           d={`M${v.length * 0.36} 0L${v.length * 0.5} ${-v.underside}L${v.length * 0.64} 0Z`}
           fill="#10171a"
         />
-      ) : (
+      ) : onGround.has(v.shape) ? null : (
         [0.16, 0.26, 0.74, 0.84].map((share) => (
           <circle key={share} cx={v.length * share} cy={-radius - 0.6} r={radius} fill="#10171a" />
         ))

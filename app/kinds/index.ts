@@ -69,6 +69,26 @@ export const kindRows: Readonly<Record<JobKindName, KindRow>> = {
     line: async () => any((await import('./lamp/on-line')).onLine),
     Begin: lazy(async () => ({ default: (await import('./lamp/new-lamps')).NewLamps })),
   },
+  canopy: {
+    name: 'Canopy',
+    plural: 'Canopies',
+    one: 'a canopy',
+    says: 'a platform or goods roof, lit by a string along its trusses',
+    stages: sceneryStages,
+    face: async () => any((await import('./canopy')).face),
+    line: async () => any((await import('./canopy/on-line')).onLine),
+    Begin: lazy(async () => ({ default: (await import('./canopy/new-canopy')).NewCanopy })),
+  },
+  building: {
+    name: 'Building',
+    plural: 'Buildings',
+    one: 'a building',
+    says: 'rooms behind windows, each with its own light, some of them dark',
+    stages: sceneryStages,
+    face: async () => any((await import('./building')).face),
+    line: async () => any((await import('./building/on-line')).onLine),
+    Begin: lazy(async () => ({ default: (await import('./building/new-building')).NewBuilding })),
+  },
 };
 
 export const kindNames = Object.keys(kindRows) as JobKindName[];

@@ -9,11 +9,23 @@ import { TextField } from '../fields/text-field';
 import { benchPath } from '../shell/paths';
 import { useLayoutStore } from '../store/layout-store';
 import type { Layout } from '../../core/document/layout';
+import type { SupplyRecord } from '../../core/document/supply-record';
 
 /** A supply of the layout, or a new one of a kind. */
-export type ChosenSupply = { readonly id: string } | { readonly kind: SupplyKindName };
+export type ChosenSupply =
+  { readonly id: string } | { readonly kind: SupplyKindName; readonly figures?: Partial<SupplyRecord> };
+
+/** A new supply with figures of its own, by the name people know it by. */
+export interface SupplyVariant {
+  readonly kind: SupplyKindName;
+  readonly name: string;
+  readonly says: string;
+  readonly figures: Partial<SupplyRecord>;
+}
 
 const KIND = 'kind:';
+const VARIANT = 'variant:';
+const NO_VARIANTS: readonly SupplyVariant[] = [];
 const kindSays: Readonly<Record<SupplyKindName, string>> = {
   'dc-track': 'a throttle',
   'dcc-track': 'digital',
@@ -37,6 +49,10 @@ interface BeginProps {
   readonly names?: Readonly<
     Partial<Record<SupplyKindName, { readonly name: string; readonly says: string }>>
   >;
+  /** New supplies with figures of their own, in place of a plain one of their kind. */
+  readonly variants?: readonly SupplyVariant[];
+  /** It is fed by what is first among its supplies, where nothing is said. */
+  readonly prefersFirst?: boolean;
   /** Questions of its kind: before the supply, and after it. */
   readonly before: ReactNode;
   readonly after?: (supply: SupplyKindName) => ReactNode;
@@ -45,18 +61,26 @@ interface BeginProps {
 }
 
 /** The few questions a job is begun with: its kind's own, what feeds it, and its name. */
-export function Begin({ layout, usualName, supplies, names, before, after, make }: BeginProps) {
+export function Begin(props: BeginProps) {
+  const { layout, usualName, supplies, names, before, after, make, prefersFirst = false } = props;
+  const { variants = NO_VARIANTS } = props;
   const edit = useLayoutStore((s) => s.edit);
   const navigate = useNavigate();
   // A cell on board of one job feeds no other.
   const own = inOrder(layout.supplies).filter((s) => supplies.includes(s.kind) && !supplyKind(s).ownSwitch);
-  const [chosen, setChosen] = useState<string>(own[0]?.id ?? KIND + supplies[0]);
+  const usual = prefersFirst ? own.find((s) => s.kind === supplies[0]) : own[0];
+  const [chosen, setChosen] = useState<string>(
+    usual?.id ?? (variants[0]?.kind === supplies[0] ? `${VARIANT}0` : KIND + supplies[0]),
+  );
   const [name, setName] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const called = name ?? freeName(layout, usualName);
-  const supply: ChosenSupply = chosen.startsWith(KIND)
-    ? { kind: chosen.slice(KIND.length) as SupplyKindName }
-    : { id: chosen };
+  const variant = chosen.startsWith(VARIANT) ? variants[Number(chosen.slice(VARIANT.length))] : undefined;
+  const supply: ChosenSupply = variant
+    ? { kind: variant.kind, figures: variant.figures }
+    : chosen.startsWith(KIND)
+      ? { kind: chosen.slice(KIND.length) as SupplyKindName }
+      : { id: chosen };
   const onMake = (): void => {
     try {
       const made = make(called, supply);
@@ -71,7 +95,9 @@ export function Begin({ layout, usualName, supplies, names, before, after, make 
   };
   const options = [
     ...own.map((s) => ({ value: s.id, name: s.name, figure: supplyKind(s).name })),
+    ...variants.map((v, i) => ({ value: `${VARIANT}${i}`, name: v.name, figure: v.says })),
     ...supplies
+      .filter((k) => !variants.some((v) => v.kind === k))
       .filter((k) => names?.[k] || !own.some((s) => s.kind === k))
       .map((k) => ({
         value: KIND + k,

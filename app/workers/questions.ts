@@ -79,10 +79,8 @@ export const questions = {
     return solver.at(usualState(solver.bench), { guess: lastStored.get(of.jobId) });
   },
   /** The ways of joining scenery, side by side. */
-  hookUpWays: async (
-    layout: Layout,
-    { jobId, apart }: OfJob & { readonly apart: boolean },
-  ): Promise<HookUpWay[]> => (await import('../../core/study/hook-up-ways')).hookUpWays(layout, jobId, apart),
+  hookUpWays: async (layout: Layout, { jobId }: OfJob): Promise<HookUpWay[]> =>
+    (await import('../../core/study/hook-up-ways')).hookUpWays(layout, jobId),
   /** What each trimmer of a job does over its travel. */
   trimmers: (layout: Layout, of: OfJob): TrimmerTravel[] => trimmerTravel(laid(layout, of)),
   judge: (layout: Layout, { jobId, supplyId, asked }: OfJob & { readonly asked: Asked }): Steps<Finding[]> =>

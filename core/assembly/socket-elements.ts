@@ -6,6 +6,8 @@ import type { Part } from './assembly';
 /** A jumper that is out. */
 const OPEN_OHMS = 1e9;
 const JUMPER_OHMS = 0.02;
+/** What leaks past a transistor that is off: some nanoamperes (typical, from memory). */
+const LEAK_OHMS = 1e9;
 
 /**
  * A hub's socket: jumper and resistor from the lamp to the collector, the base fed from plus, the
@@ -37,6 +39,7 @@ export function socketElements(
       Math.max(LEAST_TRIMMER_OHMS, part.turn * part.trimmerOhms),
       'trimmer',
     ),
+    resistor('leak', inner('collector'), minus, LEAK_OHMS, 'leak'),
     {
       kind: 'transistor',
       id: elementId('q', part.id),

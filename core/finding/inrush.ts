@@ -1,8 +1,12 @@
 import { formatQuantity } from '../quantity/format';
 import { reservoirsOf } from '../study/line-readings';
+import { supplyKind } from '../supply';
 import { sourceName } from './about';
 import { chargeGently, chargeOhms } from './cures';
 import { rule } from './finding';
+
+/** Share of the time a fixed supply bears under which one reservoir is not worth a worry. */
+const SLIGHT_SHARE = 0.05;
 
 /** A reservoir that, empty, asks more of the supply than it gives. */
 export const inrush = rule({
@@ -15,6 +19,8 @@ export const inrush = rule({
     // What the lamps alone draw is another rule's.
     if (highest.some((r) => r.readings.supplyAmps.mean > study.limitAmps)) return [];
     const trips = study.overSeconds > study.tripSeconds;
+    const fixed = !supplyKind(bench.supply).onTrack;
+    const slight = fixed && study.overSeconds < SLIGHT_SHARE * study.tripSeconds;
     const source = sourceName(bench.supply);
     const [first] = reservoirsOf(bench);
     const angle =
@@ -22,12 +28,14 @@ export const inrush = rule({
     return [
       {
         id: 'inrush',
-        severity: trips ? ('stop' as const) : ('mind' as const),
+        severity: trips ? ('stop' as const) : slight ? ('note' as const) : ('mind' as const),
         title: trips ? `Charging trips the ${source}` : `Charging strains the ${source}`,
         sentence: `The empty reservoir draws up to ${formatQuantity(study.peakAmps, 'amp')}${angle}, over the limit of ${formatQuantity(study.limitAmps, 'amp')} for ${formatQuantity(study.overSeconds, 'second')}; the ${source} bears ${formatQuantity(study.tripSeconds, 'second')}.`,
         reason: trips
           ? 'It takes the overload for a short circuit and switches off, again and again.'
-          : 'One vehicle passes; a train of them charging together does not.',
+          : fixed
+            ? 'One hub passes; all of a layout switched on together add up.'
+            : 'One vehicle passes; a train of them charging together does not.',
         subject: { part: first.id, line: first.line! },
         paths: [first.path],
         terminals: [{ part: first.id, terminal: 'plus' }],

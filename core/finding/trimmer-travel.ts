@@ -9,6 +9,8 @@ import type { TrimmerTravel } from '../study/trimmer-travel';
 
 /** Share of its travel that a trimmer should do something over (common practice, no source). */
 const LIVELY_SHARE = 0.6;
+/** Under this it is hard to set anything with it. */
+const DEAD_SHARE = 0.4;
 
 const TURNED_SHARES = [0.8, 0.65, 0.5, 0.45, 0.4, 0.35, 0.3, 0.25];
 
@@ -60,7 +62,7 @@ export const trimmerDead = rule({
       return [
         {
           id: `trimmer-travel ${t.parts[0]}`,
-          severity: 'mind' as const,
+          severity: lively < DEAD_SHARE ? ('mind' as const) : ('note' as const),
           title: darkBelow === null ? 'The trimmer lights nothing' : 'The trimmer does little of its way',
           sentence:
             darkBelow === null

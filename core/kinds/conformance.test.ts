@@ -32,6 +32,8 @@ const atHome: Readonly<Record<JobKindName, readonly SupplyKindName[]>> = {
   locomotive: ['dc-track', 'dcc-track'],
   'display-model': ['cell', 'layout-bus'],
   lamp: ['layout-bus', 'lamp-controller', 'ac-track', 'accessory-output'],
+  canopy: ['layout-bus', 'lamp-controller', 'ac-track', 'dcc-track'],
+  building: ['layout-bus', 'lamp-controller', 'ac-track', 'accessory-output'],
 };
 const sample = (kind: JobKindName, numRuns: number, seed: number): Case[] =>
   fc.sample(generatedJobs[kind], { numRuns, seed });

@@ -1,3 +1,5 @@
+import { building } from './building';
+import { canopy } from './canopy';
 import { coach } from './coach';
 import { displayModel } from './display-model';
 import { lamp } from './lamp';
@@ -11,6 +13,8 @@ const kinds: { readonly [K in JobKindName]: JobKind<Extract<AnyJob, { kind: K }>
   locomotive,
   'display-model': displayModel,
   lamp,
+  canopy,
+  building,
 };
 
 /** A kind, ready to answer for any job of it: the record says which it is. */

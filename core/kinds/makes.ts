@@ -1,3 +1,5 @@
+import { usualBuilding } from './building/make';
+import { usualCanopy } from './canopy/make';
 import { usualCoach } from './coach/make';
 import { usualDisplayModel } from './display-model/make';
 import { usualLamps } from './lamp/make';
@@ -9,4 +11,11 @@ import type { JobKindName } from './records';
 /** Adds a job, as someone wants it who has said no more than what feeds it. A new kind is a line here. */
 export const makes: Readonly<
   Record<JobKindName, (layout: Layout, supplyId: string) => Change & { readonly jobId: string }>
-> = { coach: usualCoach, locomotive: usualLocomotive, 'display-model': usualDisplayModel, lamp: usualLamps };
+> = {
+  coach: usualCoach,
+  locomotive: usualLocomotive,
+  'display-model': usualDisplayModel,
+  lamp: usualLamps,
+  canopy: usualCanopy,
+  building: usualBuilding,
+};

@@ -1,3 +1,5 @@
+import { buildingOrder } from './building/order';
+import { canopyOrder } from './canopy/order';
 import { coachOrder } from './coach/order';
 import { displayModelOrder } from './display-model/order';
 import { lampOrder } from './lamp/order';
@@ -11,6 +13,8 @@ const orders: { readonly [K in JobKindName]: OrderFacts<Extract<AnyJob, { kind: 
   locomotive: locomotiveOrder,
   'display-model': displayModelOrder,
   lamp: lampOrder,
+  canopy: canopyOrder,
+  building: buildingOrder,
 };
 
 /** The facts of a kind, ready to answer for any job of it. */

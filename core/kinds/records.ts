@@ -1,3 +1,5 @@
+import { brokenInBuilding, buildingRecord, type BuildingRecord } from './building/record';
+import { canopyRecord, type CanopyRecord } from './canopy/record';
 import { displayModelRecord, type DisplayModelRecord } from './display-model/record';
 import { brokenInCoach, coachRecord, type CoachRecord } from './coach/record';
 import { lampRecord, type LampRecord } from './lamp/record';
@@ -5,8 +7,16 @@ import { locomotiveRecord, type LocomotiveRecord } from './locomotive/record';
 import type { Say } from '../document/job-record';
 
 /** The records of every kind of job. A new kind is a line here, and one in the table below. */
-export const jobRecords = [coachRecord, locomotiveRecord, displayModelRecord, lampRecord] as const;
-export type AnyJob = CoachRecord | LocomotiveRecord | DisplayModelRecord | LampRecord;
+export const jobRecords = [
+  coachRecord,
+  locomotiveRecord,
+  displayModelRecord,
+  lampRecord,
+  canopyRecord,
+  buildingRecord,
+] as const;
+export type AnyJob =
+  CoachRecord | LocomotiveRecord | DisplayModelRecord | LampRecord | CanopyRecord | BuildingRecord;
 export type JobKindName = AnyJob['kind'];
 
 /** What the document knows of a kind besides its record. */
@@ -24,6 +34,8 @@ const facts: { readonly [K in JobKindName]: RecordFacts<Extract<AnyJob, { kind: 
   locomotive: { word: 'locomotive', onRails: true, broken: () => undefined },
   'display-model': { word: 'display model', onRails: false, broken: () => undefined },
   lamp: { word: 'row of lamps', onRails: false, broken: () => undefined },
+  canopy: { word: 'canopy', onRails: false, broken: () => undefined },
+  building: { word: 'building', onRails: false, broken: brokenInBuilding },
 };
 
 /** The facts of a kind, ready to answer for any job of it: the record says which kind it is. */

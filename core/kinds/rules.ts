@@ -1,3 +1,5 @@
+import { buildingRules } from './building/rules';
+import { canopyRules } from './canopy/rules';
 import { coachRules } from './coach/rules';
 import { displayModelRules } from './display-model/rules';
 import { lampRules } from './lamp/rules';
@@ -11,6 +13,8 @@ const kindRules: Readonly<Record<JobKindName, readonly Rule[]>> = {
   locomotive: locomotiveRules,
   'display-model': displayModelRules,
   lamp: lampRules,
+  canopy: canopyRules,
+  building: buildingRules,
 };
 
 export const rulesOf = (kind: JobKindName): readonly Rule[] => kindRules[kind];

@@ -1,3 +1,5 @@
+import { buildingShines } from './building/shines';
+import { canopyShines } from './canopy/shines';
 import { coachShines } from './coach/shines';
 import { displayModelShines } from './display-model/shines';
 import { lampShines } from './lamp/shines';
@@ -11,6 +13,8 @@ const views: { readonly [K in JobKindName]: LampView<Extract<AnyJob, { kind: K }
   locomotive: locomotiveShines,
   'display-model': displayModelShines,
   lamp: lampShines,
+  canopy: canopyShines,
+  building: buildingShines,
 };
 
 /** The view of a kind, ready to answer for any job of it. */

@@ -12,6 +12,8 @@ const wanted: Readonly<Record<JobKindName, WantedLimit | null>> = {
   locomotive: null,
   'display-model': null,
   lamp: null,
+  canopy: null,
+  building: null,
 };
 
 export const wantedLimitOf = (kind: JobKindName): WantedLimit | null => wanted[kind];

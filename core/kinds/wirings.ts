@@ -1,3 +1,5 @@
+import { buildingWiring } from './building/wiring';
+import { canopyWiring } from './canopy/wiring';
 import { coachWiring } from './coach/wiring';
 import { displayModelWiring } from './display-model/wiring';
 import { lampWiring } from './lamp/wiring';
@@ -11,6 +13,8 @@ const wirings: { readonly [K in JobKindName]: JobWiring<Extract<AnyJob, { kind: 
   locomotive: locomotiveWiring,
   'display-model': displayModelWiring,
   lamp: lampWiring,
+  canopy: canopyWiring,
+  building: buildingWiring,
 };
 
 /** The wiring of a kind, ready to answer for any job of it. */

@@ -23,6 +23,12 @@ export interface ShiningLamp extends PoolLamp {
   readonly beamDegrees: number;
 }
 
+/**
+ * Light on the ground that counts as full on a layout by night, in lux: to an eye used to the dark a
+ * pool as bright as pools get (common practice, no source). Lightness of the ground is told against it.
+ */
+export const FULL_GROUND_LUX = 40;
+
 /** Half the width of what shines in a small lamp: it blurs the edge of a hood's shadow. */
 const DIE_HALF_MILLIMETRES = 0.4;
 const UP: Normal = [0, 0, 1];

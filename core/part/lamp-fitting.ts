@@ -10,6 +10,8 @@ export interface FittingSort {
   readonly id: string;
   readonly name: string;
   readonly says: string;
+  /** What a row of them is called, when nothing else is said. */
+  readonly row: string;
   /** Of the lamp above the ground, and its head or lens across. */
   readonly height: Measure;
   readonly head: Measure;
@@ -32,6 +34,7 @@ export const fittingSorts = {
     id: 'mast',
     name: 'On a mast',
     says: 'quay, yard, platform',
+    row: 'Quay lamps',
     height: measure(2.7, 4.2, 9),
     head: measure(0.3, 0.5, 0.77),
     outreach: measure(0, 0, 1.5),
@@ -43,6 +46,7 @@ export const fittingSorts = {
     id: 'bracket',
     name: 'Bracket on a wall',
     says: 'over a door, along a shed',
+    row: 'Wall lamps',
     height: measure(2.2, 2.8, 5),
     head: measure(0.2, 0.35, 0.6),
     outreach: measure(0.3, 0.5, 1.2),
@@ -54,6 +58,7 @@ export const fittingSorts = {
     id: 'gooseneck',
     name: 'Gooseneck',
     says: 'a bent pipe with a shade',
+    row: 'Gooseneck lamps',
     height: measure(2.4, 3.2, 6),
     head: measure(0.3, 0.42, 0.6),
     outreach: measure(0.4, 0.7, 1.5),
@@ -65,6 +70,7 @@ export const fittingSorts = {
     id: 'hanging',
     name: 'Hanging under a roof',
     says: 'goods shed, awning',
+    row: 'Shed lamps',
     height: measure(2.3, 3.2, 6),
     head: measure(0.25, 0.4, 0.6),
     outreach: none,
@@ -76,6 +82,7 @@ export const fittingSorts = {
     id: 'buffer-stop',
     name: 'On a buffer stop',
     says: 'the red glow at the end of the line',
+    row: 'Buffer-stop lamp',
     height: measure(0.9, 1.3, 2),
     head: measure(0.1, 0.17, 0.26),
     outreach: none,
@@ -87,6 +94,7 @@ export const fittingSorts = {
     id: 'hand',
     name: 'Hand lamp',
     says: 'carried, or set down',
+    row: 'Hand lamp',
     height: measure(0.15, 0.8, 1.5),
     head: measure(0.08, 0.13, 0.22),
     outreach: none,

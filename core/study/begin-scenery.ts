@@ -6,7 +6,7 @@ import { legends } from '../document/wire-legend';
 import type { Draft } from 'immer';
 import type { JobCore } from '../document/job-record';
 import type { Layout } from '../document/layout';
-import type { SupplyKindName } from '../supply';
+import { supplyKind, type SupplyKindName } from '../supply';
 import type { SupplyRecord } from '../document/supply-record';
 
 /** A supply of the layout, or a new one of a kind with figures of its own. */
@@ -54,7 +54,7 @@ type StartedScenery = Scenery &
 
 /** What a piece of scenery begins with, before its lamps and how they are joined. */
 export function sceneryStart(
-  layout: Pick<Layout, 'jobs'>,
+  layout: Pick<Layout, 'jobs' | 'supplies'>,
   name: string,
   supplyId: string,
   hookUp: HookUpName,
@@ -67,7 +67,8 @@ export function sceneryStart(
     decoder: null,
     lines: {},
     circuits: {},
-    legend: { ...legends['red-black'] },
+    // On what changes sides red is a rail's colour already.
+    legend: { ...legends[supplyKind(layout.supplies[supplyId]).changesSides ? 'decoder' : 'red-black'] },
     passages: {},
     wires: { ...usualWires },
     progress: noProgress(),

@@ -14,7 +14,7 @@ const { layout } = newLamps(quayside(), {
   supply: { id: 'bus-12' },
   hookUp: 'strip',
 });
-const ways = hookUpWays(layout, sceneryId.lamp, true);
+const ways = hookUpWays(layout, sceneryId.lamp);
 const way = (name: string) => ways.find((w) => w.name === name)!;
 
 test('five ways of the same lamps, one of them as it stands, all at about the same light', () => {

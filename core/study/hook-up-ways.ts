@@ -5,7 +5,7 @@ import { anyJobIn } from '../document/jobs';
 import { supplyKind } from '../supply';
 import { benchOf, withFaults, type Bench } from './bench';
 import { costOf } from './bill';
-import { hookUp, SCENIC_AMPS } from './hook-up';
+import { hookUp, SCENIC_AMPS, styleOf } from './hook-up';
 import { Solver } from './solver';
 import { usualState } from './states';
 import type { Draft } from 'immer';
@@ -104,12 +104,12 @@ function withBoard(
 /**
  * The same lamps joined by every way that has a name, each solved: what it costs, what it asks of the
  * iron, how many more go on, and what one thing forgotten does.
- * @param apart each lamp a socket of its own where there are sockets
  * @throws RangeError when the job is no scenery
  */
-export function hookUpWays(layout: Layout, jobId: string, apart: boolean): HookUpWay[] {
+export function hookUpWays(layout: Layout, jobId: string): HookUpWay[] {
   const job = anyJobIn(layout, jobId);
   if (!isScenery(job)) throw new RangeError(`${jobId} is no scenery`);
+  const style = styleOf(job);
   const lamps = Object.keys(job.lamps).length;
   const before = new Solver(benchOf(layout, jobId)).at(usualState(benchOf(layout, jobId)));
   const wanted = mean(before) > 1e-5 ? mean(before) : SCENIC_AMPS;
@@ -122,7 +122,7 @@ export function hookUpWays(layout: Layout, jobId: string, apart: boolean): HookU
       : change(base, (draft) => {
           const own = anyJobIn(draft, jobId) as Draft<AnyJob & Scenery>;
           if (other) own.supplyId = other.supplyId;
-          hookUp(base, own, name, () => wanted, apart);
+          hookUp(base, own, name, () => wanted, style);
         });
     const bench = benchOf(laid.layout, jobId);
     const readings = new Solver(bench).at(usualState(bench));

@@ -6,13 +6,14 @@ import { bulbs } from '../part/bulb';
 import { leds } from '../part/led';
 import { trimmersSold, turnFor, usualSocket } from '../part/hub-socket';
 import { ratedVoltsSold } from '../part/electrolytic';
+import { wiringOf } from '../kinds/wirings';
 import { supplyKind, type Supply } from '../supply';
 import { firstResistor } from './first-resistor';
 import type { Draft } from 'immer';
 import type { HookUpName, Scenery } from '../document/scenery-record';
 import type { JobCore } from '../document/job-record';
 import type { LampCore } from '../document/lamp-record';
-import type { Layout } from '../document/layout';
+import type { AnyJob, Layout } from '../document/layout';
 
 /** A silicon bridge takes two junctions (common practice, no source: 24 V in, 22.7 V behind it). */
 const BRIDGE_VOLTS = 1.4;
@@ -61,11 +62,12 @@ export function limitTo(layout: Layout, job: Draft<Job>, circuitId: string, amps
   const type = typeIn(layout, job, circuitId);
   const taken = rectified(supply, job.hookUp);
   const socket = stageOf(job.lines[circuit.lineId], 'socket');
+  const many = Object.values<LampCore>(job.lamps).filter((l) => l.circuitId === circuitId).length;
   if (!socket) {
-    Object.assign(circuit, firstResistor(supply, type, amps, circuit.inSeries, taken));
+    const through = circuit.limit === 'shared' ? Math.max(1, many) * amps : amps;
+    Object.assign(circuit, firstResistor(supply, type, through, circuit.inSeries, taken));
     return;
   }
-  const many = Object.values<LampCore>(job.lamps).filter((l) => l.circuitId === circuitId).length;
   const volts = supplyKind(supply).highestVolts(supply) - taken;
   const turnWith = (trimmerOhms: number): number =>
     turnFor({ ...socket, trimmerOhms }, volts, type.inSeries * type.forwardVolts, many * amps);
@@ -77,18 +79,36 @@ export function limitTo(layout: Layout, job: Draft<Job>, circuitId: string, amps
 }
 
 /**
+ * How the lamps of a kind belong together: each by itself (a socket each on a hub, one circuit for all
+ * elsewhere), by rooms with a circuit each, or in strings side by side behind one resistor.
+ */
+export type HookUpStyle = 'apart' | 'rooms' | 'string';
+
+/**
+ * How the lamps of a job belong together: in strings where its wires run from lamp to lamp, by rooms
+ * where several sit in one place or there are circuits for each, else each by itself.
+ */
+export function styleOf(job: AnyJob): HookUpStyle {
+  const wiring = wiringOf(job.kind);
+  if (wiring.runs === 'along') return 'string';
+  const ids = Object.keys(job.lamps);
+  return ids.every((id) => wiring.placeOf(job, id) === id) ? 'apart' : 'rooms';
+}
+
+/**
  * Joins a piece of scenery to its supply by one of the ways that have names. Lamps, groups and places
  * stay; on a hub each circuit gets a socket.
  * @param ampsOf wanted in each lamp of a circuit
- * @param apart each lamp a circuit of its own where there are sockets, one circuit for all elsewhere
+ * @param style how its lamps belong together
  */
 export function hookUp(
   layout: Layout,
   job: Draft<Job>,
   name: HookUpName,
   ampsOf: (circuitId: string) => number,
-  apart: boolean,
+  style: HookUpStyle,
 ): void {
+  const apart = style === 'apart';
   const supply = layout.supplies[job.supplyId];
   const kind = supplyKind(supply);
   const sockets = name === 'hub';
@@ -120,7 +140,7 @@ export function hookUp(
     const circuit = job.circuits[id];
     circuit.lineId = FEED;
     circuit.senses = 'alike';
-    circuit.limit = sockets ? 'none' : 'each';
+    circuit.limit = sockets ? 'none' : style === 'string' ? 'shared' : 'each';
     if (sockets) {
       const line = lineFrom({ kind: 'line', line: FEED }, i + 2, `Socket ${i + 1}`);
       putStage(line, 'socket', { ...usualSocket });

@@ -1,7 +1,6 @@
 import { useId } from 'react';
-import { FULL_LUX } from '../../../core/light/wanted';
 import { lightness } from '../../../core/light/lightness';
-import type { Pool } from '../../../core/light/pool';
+import { FULL_GROUND_LUX, type Pool } from '../../../core/light/pool';
 
 interface GroundLightProps {
   readonly pool: Pool;
@@ -22,7 +21,7 @@ export function GroundLight({ pool, colour, deep, shown }: GroundLightProps) {
   const step = (pool.along.length - 1) / (STOPS - 1);
   const stops = Array.from({ length: STOPS }, (_, i) => {
     const lux = pool.lux[Math.round(i * step)];
-    return { at: i / (STOPS - 1), level: shown(Math.min(100, lightness(lux / FULL_LUX))) / 100 };
+    return { at: i / (STOPS - 1), level: shown(Math.min(100, lightness(lux / FULL_GROUND_LUX))) / 100 };
   });
   return (
     <g data-ground={pool.mostLux.toFixed(1)}>

@@ -15,6 +15,10 @@ export function PoolPicture({ solved }: PictureProps) {
   if (!pool) return <p className="stale-note">Nothing shines on the ground.</p>;
   const top = pool.mostLux * 1.1;
   const dark = pool.gaps.filter((g) => g.lightness < GAP_LIGHTNESS);
+  const worst = dark.reduce<(typeof dark)[number] | null>(
+    (w, g) => (w && w.leastLux <= g.leastLux ? w : g),
+    null,
+  );
   return (
     <LineChart
       label="Light on the ground"
@@ -22,6 +26,7 @@ export function PoolPicture({ solved }: PictureProps) {
         <span>
           Light on the ground <b style={{ color: LIGHT_ON_PAPER }}>━ lux</b> along the lamps; the most is{' '}
           {lux(pool.mostLux)}, half of a lamp’s light reaches {mm(pool.halfMillimetres / 2)} from its foot
+          {dark.length > 0 && `; ${dark.length} dark ${dark.length === 1 ? 'gap' : 'gaps'}`}
         </span>
       }
       along="millimetres along the row"
@@ -35,7 +40,7 @@ export function PoolPicture({ solved }: PictureProps) {
         says: lux,
         colour: LIGHT_ON_PAPER,
       }}
-      marks={dark.slice(0, 4).map((g) => ({ at: g.at, says: `dark gap, ${lux(g.leastLux)}` }))}
+      marks={worst ? [{ at: worst.at, says: `darkest between, ${lux(worst.leastLux)}` }] : []}
     />
   );
 }

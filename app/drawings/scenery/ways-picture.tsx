@@ -20,10 +20,9 @@ function forgets({ name, forgottenAmps, bearsAmps }: HookUpWay): string {
 }
 
 /** The ways of joining the same lamps, side by side, each solved. */
-export function WaysPicture({ layout, jobId, job }: PictureProps) {
+export function WaysPicture({ layout, jobId }: PictureProps) {
   const apply = useLayoutStore((s) => s.apply);
-  // A row of lamps has each by itself; rooms and sides have one socket for all that is theirs.
-  const ways = useStudy('hookUpWays', layout, { jobId, apart: job.kind === 'lamp' }, 'slow');
+  const ways = useStudy('hookUpWays', layout, { jobId }, 'slow');
   if (!ways.answer) return <p className="stale-note">{ways.failure ?? 'Being worked out…'}</p>;
   const money = (figure: number): string => `${figure.toFixed(2)} ${layout.currency}`;
   return (

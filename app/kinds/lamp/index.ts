@@ -7,5 +7,5 @@ export const face = sceneryFace<LampRecord>({
   Brief: lazy(async () => ({ default: (await import('./brief-panel')).BriefPanel })),
   Lamps: lazy(async () => ({ default: (await import('./lamps-panel')).LampsPanel })),
   Scene: LampScene,
-  apart: true,
+  style: 'apart',
 });

@@ -36,7 +36,7 @@ export function LampsPanel(props: PanelProps<LampRecord>) {
       if (own.hookUp === 'hub') {
         const lit = (id: string): number =>
           solved.readings?.dies.find((d) => d.circuitId === id)?.litAmps ?? SCENIC_AMPS;
-        hookUp(layout, own, 'hub', lit, true);
+        hookUp(layout, own, 'hub', lit, 'apart');
       }
     });
   return (

@@ -7,7 +7,7 @@ import { Choice } from '../../fields/choice';
 import { CountField } from '../../fields/count-field';
 import { SelectField } from '../../fields/select-field';
 import { Begin } from '../../panels/begin';
-import { scenerySupplies } from '../../panels/scenery/supplies';
+import { scenerySupplies, sceneryVariants } from '../../panels/scenery/supplies';
 import type { Layout } from '../../../core/document/layout';
 
 /** Lamps that are meant to be looked at begin red. */
@@ -23,8 +23,10 @@ export function NewLamps({ layout }: { readonly layout: Layout }) {
   return (
     <Begin
       layout={layout}
-      usualName={fittingSorts[sort].name}
+      usualName={fittingSorts[sort].row}
       supplies={scenerySupplies}
+      variants={sceneryVariants}
+      prefersFirst
       make={(name, supply) => {
         const kind = 'id' in supply ? layout.supplies[supply.id].kind : supply.kind;
         return newLamps(layout, {

@@ -10,6 +10,8 @@ import { SliderField } from '../../fields/slider-field';
 import { useLayoutStore } from '../../store/layout-store';
 import { CircuitPanel } from '../circuit/circuit-panel';
 import { HookUpFields, sceneryIn, setLampAmps, socketOf } from './hook-up-fields';
+import type { FunctionComponent } from 'react';
+import type { HookUpStyle } from '../../../core/study/hook-up';
 import type { AnyJob } from '../../../core/document/layout';
 import type { Scenery } from '../../../core/document/scenery-record';
 import type { PanelProps } from '../../kinds/face';
@@ -23,13 +25,19 @@ const pitches = [
   ...plugPitches.map((p) => ({ value: String(p), label: `${p} mm` })),
 ];
 
-/** Where the lamps of a circuit share a socket. */
-export const CircuitsPanel = (props: SceneryProps) => <Circuits {...props} apart={false} />;
-/** Where each lamp has a socket of its own. */
-export const SplitCircuitsPanel = (props: SceneryProps) => <Circuits {...props} apart />;
+/** A panel for lamps that belong together in one way. */
+const panelFor = (style: HookUpStyle) =>
+  function CircuitsPanel(props: SceneryProps) {
+    return <Circuits {...props} style={style} />;
+  };
+export const circuitsPanels: Readonly<Record<HookUpStyle, FunctionComponent<SceneryProps>>> = {
+  apart: panelFor('apart'),
+  rooms: panelFor('rooms'),
+  string: panelFor('string'),
+};
 
 /** How lamps of the scenery are joined, and how bright each is set: by its resistor or by its trimmer. */
-function Circuits({ apart, ...props }: SceneryProps & { readonly apart: boolean }) {
+function Circuits({ style, ...props }: SceneryProps & { readonly style: HookUpStyle }) {
   const { layout, jobId, job, solved } = props;
   const edit = useLayoutStore((s) => s.edit);
   const { readings } = solved;
@@ -43,7 +51,7 @@ function Circuits({ apart, ...props }: SceneryProps & { readonly apart: boolean 
   return (
     <div className="choices">
       <h2>How it is joined</h2>
-      <HookUpFields layout={layout} jobId={jobId} job={job} readings={readings} apart={apart} />
+      <HookUpFields layout={layout} jobId={jobId} job={job} readings={readings} style={style} />
       <h3 className="part-head">How bright</h3>
       {circuits.map((circuit) => {
         const socket = socketOf(job, circuit.id);

@@ -1,7 +1,7 @@
 import { anyJobIn } from '../../../core/document/jobs';
 import { hookUps, isScenery, type HookUpName, type Scenery } from '../../../core/document/scenery-record';
 import { stageOf } from '../../../core/document/line-stages';
-import { hookUp, limitTo, SCENIC_AMPS } from '../../../core/study/hook-up';
+import { hookUp, limitTo, SCENIC_AMPS, type HookUpStyle } from '../../../core/study/hook-up';
 import { Choice } from '../../fields/choice';
 import { useLayoutStore } from '../../store/layout-store';
 import type { Draft } from 'immer';
@@ -26,12 +26,11 @@ interface HookUpFieldsProps {
   readonly jobId: string;
   readonly job: AnyJob & Scenery;
   readonly readings: Readings | null;
-  /** Each lamp is set by itself where there are sockets. */
-  readonly apart: boolean;
+  readonly style: HookUpStyle;
 }
 
 /** How lamps of the scenery are joined to what feeds them; they keep about the light they have. */
-export function HookUpFields({ layout, jobId, job, readings, apart }: HookUpFieldsProps) {
+export function HookUpFields({ layout, jobId, job, readings, style }: HookUpFieldsProps) {
   const edit = useLayoutStore((s) => s.edit);
   return (
     <Choice<HookUpName>
@@ -45,7 +44,7 @@ export function HookUpFields({ layout, jobId, job, readings, apart }: HookUpFiel
       value={job.hookUp}
       onChoose={(name) =>
         edit(`Joined by: ${hookUps[name].name}`, (draft) =>
-          hookUp(layout, sceneryIn(draft, jobId), name, (id) => ampsNow(readings, id), apart),
+          hookUp(layout, sceneryIn(draft, jobId), name, (id) => ampsNow(readings, id), style),
         )
       }
     />

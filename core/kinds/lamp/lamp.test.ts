@@ -68,7 +68,7 @@ describe('six quay lamps', () => {
     const before = row();
     for (const name of ['hub', 'strip', 'board', 'rail'] as const) {
       const after = change(before, (draft) =>
-        hookUp(before, lampsIn(draft, jobId), name, () => 2e-3, true),
+        hookUp(before, lampsIn(draft, jobId), name, () => 2e-3, 'apart'),
       ).layout;
       for (const a of amps(after)) {
         expect(a).toBeGreaterThan(1.2e-3);
@@ -76,7 +76,7 @@ describe('six quay lamps', () => {
       }
       expect(Object.keys(lampsIn(after, jobId).circuits)).toHaveLength(name === 'hub' ? 6 : 1);
       const back = change(after, (draft) =>
-        hookUp(after, lampsIn(draft, jobId), 'rail', () => 2e-3, true),
+        hookUp(after, lampsIn(draft, jobId), 'rail', () => 2e-3, 'apart'),
       ).layout;
       expect(lampsIn(back, jobId).lamps).toEqual(
         Object.fromEntries(

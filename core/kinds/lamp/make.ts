@@ -46,7 +46,7 @@ export function newLamps(layout: Layout, wish: LampWish): Change & { readonly jo
     const fitting = usualFitting(wish.sort, layout.scale);
     const amps = fittingSorts[wish.sort].toBeSeen ? SEEN_AMPS : SCENIC_AMPS;
     const job: LampRecord = {
-      ...sceneryStart(layout, wish.name, supplyId, wish.hookUp),
+      ...sceneryStart(draft as Layout, wish.name, supplyId, wish.hookUp),
       kind: 'lamp',
       fitting,
       kit: { ...usualKit },
@@ -60,7 +60,7 @@ export function newLamps(layout: Layout, wish: LampWish): Change & { readonly jo
       ),
     };
     draft.jobs[jobId] = job;
-    hookUp(draft as Layout, draft.jobs[jobId] as LampRecord, wish.hookUp, () => amps, true);
+    hookUp(draft as Layout, draft.jobs[jobId] as LampRecord, wish.hookUp, () => amps, 'apart');
   });
   return { ...made, jobId };
 }
