@@ -291,7 +291,7 @@ describe('bad input gives one line and status 1', () => {
       /not JSON/,
     );
     complains(
-      hazel('check', file('newer.json', hazelText('"version": 2', '"version": 7'))),
+      hazel('check', file('newer.json', hazelText('"version": 2', '"version": 70'))),
       /newer Hazel Spark/,
     );
     complains(hazel('netlist', demo, '--job', 'ghost'), /there is no job ghost/);

@@ -12,7 +12,7 @@ import { trainRecord } from './train-record';
 import type { Say } from './job-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 6;
+export const VERSION = 7;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 

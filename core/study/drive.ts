@@ -47,6 +47,7 @@ export function isFed(job: AnyJob, circuitId: string, state: State, phase: Phase
     )
       return false;
     return Object.values(line.stages).every((stage) => {
+      if (stage.kind === 'socket') return stage.on;
       if (stage.kind !== 'switch') return true;
       const set = state[switchInput(stage.name)];
       return typeof set === 'boolean' ? set : stage.on;

@@ -9,7 +9,18 @@ test('every vehicle in outline, its windows as bright as solved, its lamps where
   // Locomotives and railcars head the line.
   const shapes = vehicles.map((v) => v.shape);
   expect(shapes.slice(0, 3)).not.toContain('coach');
-  expect(shapes.slice(3)).toEqual(['coach', 'coach', 'coach', 'coach', 'stand']);
+  expect(shapes.slice(3)).toEqual([
+    'coach',
+    'coach',
+    'coach',
+    'coach',
+    'stand',
+    'posts',
+    'posts',
+    'house',
+    'house',
+    'roof',
+  ]);
   const coach = vehicles.filter((v) => v.shape === 'coach')[0];
   const { dimensions } = coachIn(boatTrain(), demoJob);
   expect(coach.length).toBe(dimensions.lengthMillimetres);
@@ -21,7 +32,8 @@ test('every vehicle in outline, its windows as bright as solved, its lamps where
     expect(l.colour).toMatch(/^#|^rgb/);
   }
   // Every head of the line shows something at one of its ends.
-  for (const v of vehicles.filter((x) => x.shape !== 'coach')) expect(v.lights.length).toBeGreaterThan(0);
+  for (const v of vehicles.filter((x) => x.shape !== 'coach'))
+    expect(v.lights.length, v.shape).toBeGreaterThan(0);
 });
 
 test('a coach that draws nothing is dark, one that cannot be solved no reason to fail', () => {

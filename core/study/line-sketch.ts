@@ -9,7 +9,7 @@ export interface LineSketch {
 }
 
 /** More than this is not told apart in a small picture. */
-const MOST_VEHICLES = 12;
+const MOST_VEHICLES = 16;
 
 /** Sketches a layout's line with everything as it stands every day: what heads a train first. */
 export function lineSketch(layout: Layout): LineSketch {

@@ -76,7 +76,7 @@ const boxEnds: Readonly<Partial<Record<Part['kind'], BoxEnds>>> = {
 function widthOf(item: Item): number {
   if (item.kind === 'lead') return 78;
   if (item.kind === 'across') return 84;
-  return item.kind === 'box' ? 112 : 0;
+  return item.kind !== 'box' ? 0 : item.part.kind === 'socket' ? 84 : 112;
 }
 
 export interface Room {

@@ -24,7 +24,8 @@ const ON_BOARD = new Set<Part['kind']>([
 
 /** What of a job goes on a board: the parts at the hub of its wiring. */
 export const boardParts = ({ parts }: Assembly): Part[] =>
-  parts.filter((p) => ON_BOARD.has(p.kind) && p.place === null);
+  // A hub is a board already.
+  parts.some((p) => p.kind === 'socket') ? [] : parts.filter((p) => ON_BOARD.has(p.kind) && p.place === null);
 
 /** Columns a part takes: a can is as wide as it is round, everything else stands on end or lies across the strips. */
 function widthOf(part: Part): number {

@@ -27,7 +27,11 @@ function taskOf({ byId, lots }: Making, lead: Lead, part: Part): string {
     if (other.place !== null && other.place !== part.place && !starts) return `join ${part.place}`;
     return `leads ${lots.find((l) => l.parts.some((p) => p.id === part.id))!.id}`;
   }
-  if (part.kind === 'resistor' && part.place !== null) return `at-lamp ${part.circuit}`;
+  if (part.kind === 'resistor' && part.place !== null)
+    // As with lamps: what comes from another place is joined when its lead is through.
+    return other.place !== null && other.place !== part.place && !starts
+      ? `join ${part.place}`
+      : `at-lamp ${part.circuit}`;
   if (late(part)) return `resistors ${part.circuit}`;
   if (far(part)) return far(other) ? 'socket' : `connect ${part.kind}`;
   // A part of a line or circuit: with its like on the bench, with what comes from the lamps where it sits.

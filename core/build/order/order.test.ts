@@ -138,8 +138,10 @@ describe('over 500 generated jobs of all kinds', () => {
   test('never with more changes of tool than the tasks as they were written down, and seldom with as many', () => {
     for (const { order } of orders)
       expect(order.cost.toolChanges).toBeLessThanOrEqual(order.plain.toolChanges);
-    const fewer = orders.filter((o) => o.order.cost.toolChanges < o.order.plain.toolChanges);
-    expect(fewer.length / orders.length).toBeGreaterThan(0.9);
+    // A row of masts has one way to be built: its tasks as written down are the order.
+    const bodied = orders.filter((o) => o.layout.jobs[o.jobId].kind !== 'lamp');
+    const fewer = bodied.filter((o) => o.order.cost.toolChanges < o.order.plain.toolChanges);
+    expect(fewer.length / bodied.length).toBeGreaterThan(0.9);
   });
   test('a resistor too wide for its lamp’s way is joined after the lead is through', () => {
     let late = 0;

@@ -13,7 +13,8 @@ import { minuteWords, sheetTables, sheetTasks } from './tables';
 const hostile = '<img src=x onerror=alert(1)> | *x*\n# y';
 
 describe('the sheet of every job of the demo', () => {
-  test.each(Object.keys(boatTrain().jobs))(
+  // The harbour office is left with a plug that does not pass its hole: there is no order for it.
+  test.each(Object.keys(boatTrain().jobs).filter((id) => id !== 'harbour-office'))(
     '%s: each task, wire and part is on it, as Markdown and as HTML',
     (id) => {
       const sheet = sheetOf(boatTrain(), id);
@@ -34,6 +35,11 @@ describe('the sheet of every job of the demo', () => {
       expect(page.querySelectorAll('script')).toHaveLength(0);
     },
   );
+  test('where something does not pass, the sheet says what instead of an order', () => {
+    const page = sheetMarkdown(sheetOf(boatTrain(), 'harbour-office'));
+    expect(page).not.toMatch(/^\d+\. \[ \] /m);
+    expect(page).toMatch(/6 mm|does not pass|does not go/);
+  });
   test('functions are on the sheet of what has a decoder, and of nothing else', () => {
     const titles = (id: string): string[] => sheetTables(sheetOf(boatTrain(), id)).map((t) => t.title);
     expect(titles('railcar-tern')).toContain('Functions');

@@ -7,6 +7,9 @@ import type { Plain } from './plain';
 /** Version 4: locomotives beside coaches, and lamp sets for them. Nothing of a coach differs. */
 const toFourth = (old: Plain): Plain => ({ lampSets: {}, ...old, version: 4 });
 
+/** Version 7: lamps, canopies and buildings, what feeds them, and sockets of hubs. Nothing of what there was differs. */
+const toSeventh = (old: Plain): Plain => ({ ...old, version: 7 });
+
 /** How a file of version N becomes one of version N + 1, by N. */
 export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
   1: toSecond,
@@ -14,6 +17,7 @@ export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
   3: toFourth,
   4: toFifth,
   5: toSixth,
+  6: toSeventh,
 };
 
 /**
