@@ -6,7 +6,7 @@ import type { Readings } from './readings';
 /** A filament shines all round. */
 const BULB_BEAM = 120;
 /** How far past its last lamp a row is looked at, in heights of the lamp. */
-const BEYOND_HEIGHTS = 2;
+const BEYOND_HEIGHTS = 4;
 
 /** The lamps of a job over the ground with what they shine; none where they are not there to light it. */
 export function shiningLamps({ job }: Pick<Bench, 'job'>, readings: Pick<Readings, 'dies'>): ShiningLamp[] {
@@ -22,7 +22,7 @@ export function shiningLamps({ job }: Pick<Bench, 'job'>, readings: Pick<Reading
 }
 
 /**
- * Light on the ground along a job's lamps, to two heights beyond the first and the last.
+ * Light on the ground along a job's lamps, to four heights beyond the first and the last.
  * @returns null in the dark, and for what lights no ground
  */
 export function groundPool(bench: Pick<Bench, 'job'>, readings: Pick<Readings, 'dies'>): Pool | null {

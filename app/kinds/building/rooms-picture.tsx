@@ -9,11 +9,15 @@ import type { PictureProps } from '../face';
 
 type RoomRow = ReturnType<typeof roomsLight>[number];
 
+/** What leaks past an open jumper is no light. */
+const NOTHING_LUX = 0.01;
+
 /** Every room with its light, what its windows show, and what comes through its walls. */
 export function RoomsPicture({ solved }: PictureProps<BuildingRecord>) {
   const { job } = solved.bench;
   if (!solved.readings) return <p className="stale-note">{solved.failure ?? 'Being worked out…'}</p>;
-  const lux = (figure: number): string => formatQuantity(figure, 'lux', { significant: 2 });
+  const lux = (figure: number): string =>
+    figure < NOTHING_LUX ? '0 lx' : formatQuantity(figure, 'lux', { significant: 2 });
   return (
     <FigureTable<RoomRow>
       label="Rooms and their light"

@@ -8,20 +8,17 @@ const sideNames: Readonly<Record<CanopySide, string>> = { near: 'Near side', far
 export const canopySides = Object.keys(sideNames) as CanopySide[];
 export const canopySideName = (side: CanopySide): string => sideNames[side];
 
-/** Where the lamps of one side hang: spread over the roof, each at the truss nearest to its even place. */
+/** Where the lamps of one side hang: evenly, at every truss or every second or third where that comes out, else between them. */
 export function placesOfString(
   { lengthMillimetres, trussMillimetres }: CanopyRecord['roof'],
   count: number,
 ): number[] {
   const trusses = Math.max(1, Math.floor(lengthMillimetres / trussMillimetres));
-  const first = (lengthMillimetres - (trusses - 1) * trussMillimetres) / 2;
-  return Array.from({ length: count }, (_, i) => {
-    const even = (lengthMillimetres * (i + 0.5)) / count;
-    // More lamps than trusses hang between them.
-    if (count > trusses) return Number(even.toFixed(1));
-    const truss = Math.min(trusses - 1, Math.max(0, Math.round((even - first) / trussMillimetres)));
-    return Number((first + truss * trussMillimetres).toFixed(1));
-  });
+  const atTrusses = trusses % count === 0;
+  const step = atTrusses ? (trusses / count) * trussMillimetres : lengthMillimetres / count;
+  // The first truss stands so that all of them lie about the middle of the roof.
+  const first = atTrusses ? (lengthMillimetres - (trusses - 1) * trussMillimetres) / 2 : step / 2;
+  return Array.from({ length: count }, (_, i) => Number((first + i * step).toFixed(1)));
 }
 
 /** Lamps of both sides, or of the near one, as wanted. */

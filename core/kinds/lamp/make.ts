@@ -23,8 +23,8 @@ export interface LampWish {
   readonly hookUp: HookUpName;
 }
 
-/** Lamps that are looked at, straight, want less than those that light the ground (common practice, no source). */
-const SEEN_AMPS = 1e-3;
+/** Lamps that are looked at, straight: about as much as small lamps of the scenery are given (common practice, no source). */
+const SEEN_AMPS = 2e-3;
 
 /** A lamp from scraps (common practice, no source). */
 const usualKit: LampRecord['kit'] = {
