@@ -36,14 +36,6 @@ const views = {
       await page.locator('.proof-list li').first().waitFor();
     },
   ],
-  'bench-compare': [
-    '/bench/open-saloon',
-    async (page) => {
-      await judged(page);
-      await page.locator('.pictures').getByText('Compare').click();
-      await page.getByRole('row', { name: /As it stands/ }).waitFor();
-    },
-  ],
   'bench-lamps': [
     '/bench/compartment-coach/lamps',
     async (page) => {
@@ -51,14 +43,29 @@ const views = {
       await page.locator('.light-view').waitFor();
     },
   ],
-  'bench-fit': [
-    '/bench/open-saloon/fit',
+  lamps: [
+    '/bench/quay-lamps/brief',
     async (page) => {
       await judged(page);
-      await page.locator('.figure-table').first().waitFor();
+      await page.locator('.line-chart .curve').first().waitFor();
     },
   ],
-  'display-model': ['/bench/tug-dunlin', judged],
+  building: [
+    '/bench/harbour-office',
+    async (page) => {
+      await judged(page);
+      await page.locator('.pictures').getByText('Trimmers', { exact: true }).click();
+      await page.locator('.line-chart .curve').first().waitFor();
+    },
+  ],
+  canopy: [
+    '/bench/ferry-canopy',
+    async (page) => {
+      await judged(page);
+      await page.locator('.pictures').getByText('Ways', { exact: true }).click();
+      await page.getByRole('row', { name: /Terminal strip/ }).waitFor();
+    },
+  ],
   train: ['/train/boat-train', judged],
   shelf: [
     '/shelf',

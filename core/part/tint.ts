@@ -26,6 +26,13 @@ export const tints: Readonly<Record<string, Tint>> = {
     ...hard,
     applied: 'built in',
   },
+  'frosted-hood': {
+    id: 'frosted-hood',
+    name: 'Frosted hood or globe',
+    passes: [0.72, 0.71, 0.69],
+    applied: 'built in',
+    spreadMillimetres: 4,
+  },
   'tracing-film': {
     id: 'tracing-film',
     name: 'Tracing film',

@@ -3,6 +3,8 @@ import { anyJobIn } from '../../../core/document/jobs';
 import { inOrder } from '../../../core/document/in-order';
 import { lampTypes } from '../../../core/document/lamp-type';
 import { bulbs } from '../../../core/part/bulb';
+import { looks, matchLook } from '../../../core/light/looks';
+import { tintedLight } from '../../../core/light/tinted';
 import { tints } from '../../../core/part/tint';
 import { formatQuantity } from '../../../core/quantity/format';
 import { lampNamesOf } from '../../../core/study/lamp-names';
@@ -24,6 +26,8 @@ interface LampFieldsProps {
 }
 
 const ALL = 'all';
+const AS_CHOSEN = 'as-chosen';
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /** Which lamps: all alike, or one by one; what its kind asks of where they sit stands around it. */
 export function LampFields({ of, title, before, about }: LampFieldsProps) {
@@ -40,6 +44,7 @@ export function LampFields({ of, title, before, about }: LampFieldsProps) {
       for (const { id } of meant) recipe(own[id]);
     });
   const [first] = meant;
+  const singles = lampTypes(layout).filter((t) => t.form === 'led');
   const type = lampTypes(layout).find((t) => t.id === first?.part);
   return (
     <div className="choices">
@@ -71,9 +76,35 @@ export function LampFields({ of, title, before, about }: LampFieldsProps) {
             onChange={(part) => set('Lamp type', (l) => void (l.part = part))}
           />
           <SelectField
+            label="Looks like"
+            value={AS_CHOSEN}
+            options={[
+              { value: AS_CHOSEN, label: 'as chosen below' },
+              ...looks.map((l) => {
+                const match = matchLook(l, singles);
+                return {
+                  value: l.id,
+                  label: `${l.name}: ${match.seen ? 'near' : 'alike'}, ${percent(match.share)} of the light left`,
+                };
+              }),
+            ]}
+            onChange={(id) => {
+              const wanted = looks.find((l) => l.id === id);
+              if (!wanted) return;
+              const { part, tint } = matchLook(wanted, singles);
+              set(`Looks like: ${wanted.name}`, (l) => Object.assign(l, { part, tint }));
+            }}
+          />
+          <SelectField
             label="Paint, film or lens"
             value={first.tint}
-            options={Object.values(tints).map((t) => ({ value: t.id, label: t.name }))}
+            options={Object.values(tints).map((t) => ({
+              value: t.id,
+              label:
+                type === undefined || t.id === 'none'
+                  ? t.name
+                  : `${t.name}: ${percent(tintedLight(type.colour, t).share)} of the light left`,
+            }))}
             onChange={(tint) => set('Tint', (l) => void (l.tint = tint))}
           />
           {about?.(first.id)}
