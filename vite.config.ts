@@ -1,8 +1,26 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+
+/** Parts of the schema library that write JSON Schema: a file of the repository holds it, no page ever asks. */
+const WRITES_SCHEMA = /zod\/v4\/core\/(json-schema-processors|to-json-schema|json-schema-generator)\.js$/;
+
+/** Leaves them out of the pages: what they export is there, and does nothing. */
+const withoutSchemaWriter: Plugin = {
+  name: 'without-schema-writer',
+  apply: 'build',
+  enforce: 'pre',
+  transform(code, id) {
+    if (!WRITES_SCHEMA.test(id)) return null;
+    const names = [...code.matchAll(/^export (?:const|function|class) (\w+)/gm)].map((m) => m[1]);
+    const renamed = [...code.matchAll(/^export \{ (\w+) as (\w+) \};/gm)].map((m) => m[2]);
+    const none = 'function nothing() {}';
+    const all = [...names.map((n) => `nothing as ${n}`), ...renamed.map((n) => `nothing as ${n}`)];
+    return { code: `${none}\nexport { ${all.join(', ')} };`, map: null };
+  },
+};
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [withoutSchemaWriter, react()],
   worker: { format: 'es' },
   build: {
     outDir: 'dist/app',
@@ -17,6 +35,10 @@ export default defineConfig({
       // The worker is built beside the page, so that the two share their files.
       input: { index: 'index.html', 'study-worker': 'app/workers/study-worker.ts' },
       output: {
+        // What most pages share comes in one file: many small ones weigh more.
+        codeSplitting: {
+          groups: [{ name: 'core', test: /\/core\/(?!kinds|build)/, minShareCount: 8 }],
+        },
         entryFileNames: ({ name }) => (name === 'study-worker' ? '[name].js' : 'assets/[name]-[hash].js'),
       },
     },

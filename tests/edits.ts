@@ -2,6 +2,7 @@ import { mainLineId, putStage, stageOf, takeStage } from '../core/document/line-
 import { inOrder } from '../core/document/in-order';
 import { usualPassage } from '../core/document/passage-record';
 import { tick } from '../core/build/progress';
+import { usualOwnLamp } from '../core/document/drawer-record';
 import { freeId } from '../core/document/usual-supply';
 import { coachesOf, coachIn } from '../core/kinds/coach/jobs';
 import type { Draft } from 'immer';
@@ -109,7 +110,7 @@ export function randomEdit(layout: Layout, random: () => number): RandomEdit {
           ],
           greatestAmps: 0.02,
           lumens: 1.5,
-          kelvin: 2800,
+          ...usualOwnLamp,
         };
         const { readings } = lamps.mine;
         if (readings.length > 6) readings.splice(1, 3);

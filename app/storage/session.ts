@@ -1,9 +1,9 @@
-import demo from '../../demo/brackwater-quay.hazel.json';
 import { checkLayout } from '../../core/document/file';
 import { emptyLayout } from '../../core/document/empty-layout';
 import { VERSION, type Layout } from '../../core/document/layout';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
+import { demoLayout } from './demo';
 import { openDatabase, type Card, type KeptLayout, type KeptStep, type ShelfDatabase } from './database';
 import { LayoutKeeper, type Message } from './keeper';
 import { reminded, reminderDue } from './reminder';
@@ -20,14 +20,6 @@ const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastCh
 const tell = (message: Message): void => channel?.postMessage(message);
 const state = useShelfStore.getState().set;
 const copies = new SecondCopies();
-
-/** The demo layout, checked like any other file. */
-export function demoLayout(): Layout {
-  const read = checkLayout(structuredClone(demo));
-  if (!read.ok)
-    throw new Error(`the demo layout is broken: ${read.complaints[0].path} ${read.complaints[0].reason}`);
-  return read.layout;
-}
 
 const events = {
   blocked: () => state({ trouble: { kind: 'blocked' } }),
@@ -129,7 +121,7 @@ async function beginOnce(): Promise<void> {
     if (useShelfStore.getState().trouble?.kind === 'outdated') return;
     const reason = error instanceof Error ? error.message : String(error);
     state({ trouble: { kind: 'absent', reason }, cards: [] });
-    useLayoutStore.getState().open(demoLayout());
+    useLayoutStore.getState().open(await demoLayout());
     return;
   }
   const now = Date.now();
@@ -144,7 +136,7 @@ async function beginOnce(): Promise<void> {
   const cards = await mine.cards();
   state({ cards, recovered: cards.filter((c) => recovered.includes(c.id)).map((c) => c.name) });
   if (cards.length === 0) {
-    await add(demoLayout(), 'The demo');
+    await add(await demoLayout(), 'The demo');
     return;
   }
   const there = new Set(cards.filter((c) => c.deletedAt === null).map((c) => c.id));
@@ -306,7 +298,7 @@ async function add(
 }
 
 export const newLayout = (): Promise<void> => addLayout(emptyLayout('My layout'), 'Begun empty');
-export const freshDemo = (): Promise<void> => addLayout(demoLayout(), 'The demo');
+export const freshDemo = async (): Promise<void> => addLayout(await demoLayout(), 'The demo');
 
 /** Adds a copy of a layout as it is now, without its history. */
 export async function duplicate(id: string): Promise<void> {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { lampColours, type LampColourName } from '../part/printed-lamp';
 
 const count = z.number().int().min(0).max(100_000);
 const price = z.number().min(0).max(10_000);
@@ -36,6 +37,8 @@ export const sundryStock = z.looseObject({
   kept,
 });
 
+const colourNames = Object.keys(lampColours) as [LampColourName, ...LampColourName[]];
+
 /** A lamp type of one's own, from readings on the bench. */
 export const ownLamp = z.looseObject({
   order: z.number(),
@@ -47,7 +50,13 @@ export const ownLamp = z.looseObject({
   greatestAmps: z.number().min(1e-4).max(2),
   /** Luminous flux at the highest reading. */
   lumens: z.number().min(1e-4).max(1000),
+  /** Of a white one; other colours have a chromaticity of their own. */
   kelvin: z.number().min(1000).max(15_000),
+  colour: z.enum(colourNames),
+  /** Whole angle between the directions of half its greatest intensity. */
+  beamDegrees: z.number().min(5).max(170),
+  /** Length between cut marks of a piece of strip; null for a single lamp. */
+  unitMillimetres: z.number().min(1).max(1000).nullable(),
 });
 
 /** What lies in the drawer. */
@@ -62,5 +71,13 @@ export const drawerRecord = z.looseObject({
 
 /** A 9 V block and 1 kohm (common practice, no source). */
 export const USUAL_TESTER = { volts: 9, ohms: 1000 };
+
+/** A lamp of one's own as one commonly is: white, matt, single. */
+export const usualOwnLamp = {
+  kelvin: 2800,
+  colour: 'white',
+  beamDegrees: 120,
+  unitMillimetres: null,
+} as const;
 
 export type OwnLamp = z.infer<typeof ownLamp>;

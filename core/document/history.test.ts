@@ -2,6 +2,7 @@ import { applyPatches } from 'immer';
 import { describe, expect, test } from 'vitest';
 import { randomEdit, seeded } from '../../tests/edits';
 import { demo, demoJob } from '../../tests/generated';
+import { usualOwnLamp } from './drawer-record';
 import { attempt, attemptPatches } from './gate';
 import { writeLayout } from './file';
 import {
@@ -195,7 +196,7 @@ describe('two windows', () => {
         ],
         greatestAmps: 0.02,
         lumens: 1,
-        kelvin: 2800,
+        ...usualOwnLamp,
       });
     const from = change(demo(), own).layout;
     const theirs = [edited('out of the drawer', (d) => void delete d.drawer.lamps.mine, from)];

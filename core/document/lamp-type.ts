@@ -1,4 +1,5 @@
 import { curveDoubt, fitReadings } from '../part/lamp-readings';
+import { lampColours } from '../part/printed-lamp';
 import { leds, type LedPart } from '../part/led';
 import type { OwnLamp } from './drawer-record';
 import type { Layout } from './layout';
@@ -24,7 +25,10 @@ export function ownLampType(id: string, own: OwnLamp): LedPart {
     seriesOhms: curve.seriesOhms,
     greatestAmps: own.greatestAmps,
     lumens: own.lumens,
-    colour: { kelvin: own.kelvin },
+    colour: lampColours[own.colour].xy ?? { kelvin: own.kelvin },
+    beamDegrees: own.beamDegrees,
+    form: own.unitMillimetres === null ? 'led' : 'strip',
+    unitMillimetres: own.unitMillimetres,
   };
 }
 

@@ -3,11 +3,11 @@ import { plugPitches } from '../part/small-plug';
 
 /** How lamps of the scenery are joined to what feeds them, by the name people know it by. */
 export const hookUps = {
-  rail: { name: 'Copper-wire rail', says: 'two bare wires under the board, a resistor each' },
-  strip: { name: 'Terminal strip', says: 'screws, a resistor each' },
-  board: { name: 'Many-socket board', says: 'plugs, its resistors are on it' },
+  rail: { name: 'Copper-wire rail', says: 'two bare wires under the board' },
+  strip: { name: 'Terminal strip', says: 'screws, resistors beside it' },
+  board: { name: 'Many-socket board', says: 'plugs, resistors are on it' },
   hub: { name: 'Hub with trimmers', says: 'plugs, each lamp set by its trimmer' },
-  output: { name: 'Decoder output', says: 'two screws of an address, a resistor each' },
+  output: { name: 'Decoder output', says: 'two screws of an address' },
 } as const;
 export type HookUpName = keyof typeof hookUps;
 const names = Object.keys(hookUps) as [HookUpName, ...HookUpName[]];

@@ -13,6 +13,7 @@ import {
   wireAll,
 } from '../../tests/vehicles';
 import { putStage, stageOf, switchOf } from '../document/line-stages';
+import { usualOwnLamp } from '../document/drawer-record';
 import { change, patched } from '../document/patch';
 import { usualSupply } from '../document/usual-supply';
 import { coachIn } from '../kinds/coach/jobs';
@@ -244,7 +245,7 @@ test('a lamp from readings that holds its own resistor limits itself', () => {
       ],
       greatestAmps: 0.02,
       lumens: 3,
-      kelvin: 2800,
+      ...usualOwnLamp,
     };
     const job = coachIn(draft, demoJob);
     for (const l of Object.values(job.lamps)) l.part = 'own:mine';

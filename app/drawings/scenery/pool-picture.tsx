@@ -11,7 +11,8 @@ const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { si
 
 /** Light on the ground below the lamps, in lux over distance, with the dark gaps between them. */
 export function PoolPicture({ solved }: PictureProps) {
-  const pool = solved.readings && groundPool(solved.bench, solved.readings);
+  if (!solved.readings) return <p className="stale-note">{solved.failure ?? 'Being worked out…'}</p>;
+  const pool = groundPool(solved.bench, solved.readings);
   if (!pool) return <p className="stale-note">Nothing shines on the ground.</p>;
   const top = pool.mostLux * 1.1;
   const dark = pool.gaps.filter((g) => g.lightness < GAP_LIGHTNESS);

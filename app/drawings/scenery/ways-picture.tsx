@@ -10,13 +10,11 @@ import type { PictureProps } from '../../kinds/face';
 
 /** What happens when the one thing that limits a lamp is forgotten, in a few words. */
 function forgets({ name, forgottenAmps, bearsAmps }: HookUpWay): string {
-  if (name === 'hub') return 'nothing burns: its resistor is on the hub';
-  if (name === 'board') return 'nothing burns: its resistor is on the board';
+  if (name === 'hub') return 'nothing: resistors are on the hub';
+  if (name === 'board') return 'nothing: resistors are on the board';
   if (forgottenAmps === null) return 'nothing loose limits it';
   const amps = formatQuantity(forgottenAmps, 'amp', { significant: 2 });
-  return forgottenAmps > bearsAmps
-    ? `a lamp without its resistor gets ${amps} and burns`
-    : `a lamp gets ${amps}`;
+  return `no resistor: ${amps}${forgottenAmps > bearsAmps ? ', it burns' : ''}`;
 }
 
 /** The ways of joining the same lamps, side by side, each solved. */
@@ -39,8 +37,8 @@ export function WaysPicture({ layout, jobId }: PictureProps) {
           ['All', (w) => money(w.cost)],
           ['Each', (w) => money(w.costPerLamp)],
           ['To solder', (w) => `${w.joints}`],
-          ['Room for', (w) => `${w.roomFor} more${w.fullBecause === 'supply' ? ' by the supply' : ''}`],
-          ['If one thing is forgotten', forgets],
+          ['Room for', (w) => `${w.roomFor} more${w.fullBecause === 'supply' ? ', by the supply' : ''}`],
+          ['If forgotten', forgets],
           [
             '',
             (w) =>

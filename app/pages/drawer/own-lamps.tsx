@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
+import { CheckField } from '../../fields/check-field';
 import { NumberField } from '../../fields/number-field';
 import { TextField } from '../../fields/text-field';
 import { useLayoutStore } from '../../store/layout-store';
@@ -8,7 +9,9 @@ import { freeId } from '../../../core/document/usual-supply';
 import { curveDoubt, fitReadings } from '../../../core/part/lamp-readings';
 import { formatQuantity } from '../../../core/quantity/format';
 import type { Layout } from '../../../core/document/layout';
-import type { OwnLamp } from '../../../core/document/drawer-record';
+import { lampColours, printedLamp, type LampColourName } from '../../../core/part/printed-lamp';
+import { usualOwnLamp, type OwnLamp } from '../../../core/document/drawer-record';
+import { SelectField } from '../../fields/select-field';
 
 const nextOrder = (records: Readonly<Record<string, { readonly order: number }>>): number =>
   1 + Math.max(0, ...Object.values(records).map((r) => r.order));
@@ -39,14 +42,85 @@ export function OwnLamps({ layout }: { readonly layout: Layout }) {
               ],
               greatestAmps: 0.02,
               lumens: 1.5,
-              kelvin: 2800,
+              ...usualOwnLamp,
             };
           })
         }
       >
         Another lamp
       </Button>
+      <FromTheBag />
     </section>
+  );
+}
+
+const colourOptions = Object.entries(lampColours).map(([id, c]) => ({
+  value: id as LampColourName,
+  label: c.name,
+}));
+/** Cut marks of a strip of three lamps in 12 V (common practice, no source). */
+const STRIP_UNIT = 50;
+
+/** A lamp from what is printed on its bag: "2.1 V, 20 mA", "12 V, 20 mA". */
+function FromTheBag() {
+  const edit = useLayoutStore((s) => s.edit);
+  const [volts, setVolts] = useState(12);
+  const [amps, setAmps] = useState(0.02);
+  const [colour, setColour] = useState<LampColourName>('white');
+  const [said, setSaid] = useState<{ readonly refused: boolean; readonly words: string } | null>(null);
+  const add = (): void => {
+    try {
+      const { readings, builtInOhms } = printedLamp(volts, amps, colour);
+      edit('A lamp from its bag', (draft) => {
+        const { lamps } = draft.drawer;
+        lamps[freeId(lamps, 'lamp')] = {
+          ...usualOwnLamp,
+          order: nextOrder(lamps),
+          name: `${lampColours[colour].name}, ${formatQuantity(volts, 'volt')} ${formatQuantity(amps, 'amp')}`,
+          readings: readings.map((r) => ({ ...r })),
+          greatestAmps: amps,
+          lumens: 1.5,
+          colour,
+        };
+      });
+      setSaid({
+        refused: false,
+        words:
+          builtInOhms > 0
+            ? `For that to be true ${formatQuantity(builtInOhms, 'ohm', { significant: 2 })} must be inside. Read it at two currents to be sure.`
+            : 'A bare lamp: it wants a resistor. Read it at two currents to be sure.',
+      });
+    } catch (error) {
+      setSaid({ refused: true, words: error instanceof Error ? error.message : String(error) });
+    }
+  };
+  return (
+    <div className="from-the-bag">
+      <h3 className="part-head">From what is printed on the bag</h3>
+      <div className="two-fields">
+        <NumberField
+          label="Volts printed"
+          unit="volt"
+          figure={volts}
+          limits={{ least: 1, most: MOST_VOLTS, range: '1 V to 60 V' }}
+          onCommit={setVolts}
+        />
+        <NumberField
+          label="Current printed"
+          unit="amp"
+          figure={amps}
+          limits={{ least: 1e-4, most: MOST_AMPS, range: '0.1 mA to 2 A' }}
+          onCommit={setAmps}
+        />
+        <SelectField label="Colour printed" value={colour} options={colourOptions} onChange={setColour} />
+      </div>
+      <Button onClick={add}>Add it</Button>
+      {said && (
+        <p className={said.refused ? 'field-refusal' : 'hint'} role={said.refused ? 'alert' : 'status'}>
+          {said.words}
+        </p>
+      )}
+    </div>
   );
 }
 
@@ -145,6 +219,23 @@ function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
             edit('Most current', (draft) => void (draft.drawer.lamps[id].greatestAmps = amps))
           }
         />
+        <SelectField
+          label="Colour"
+          value={lamp.colour}
+          options={colourOptions}
+          onChange={(colour) =>
+            edit('Colour of a lamp', (draft) => void (draft.drawer.lamps[id].colour = colour))
+          }
+        />
+        <NumberField
+          label="Beam"
+          unit="degree"
+          figure={lamp.beamDegrees}
+          limits={{ least: 5, most: 170, range: '5° to 170°' }}
+          onCommit={(degrees) =>
+            edit('Beam of a lamp', (draft) => void (draft.drawer.lamps[id].beamDegrees = degrees))
+          }
+        />
         <NumberField
           label="Colour temperature"
           unit="kelvin"
@@ -155,6 +246,22 @@ function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
           }
         />
       </div>
+      <CheckField
+        label="A piece of strip"
+        checked={lamp.unitMillimetres !== null}
+        onChange={(on) =>
+          edit('Strip', (draft) => void (draft.drawer.lamps[id].unitMillimetres = on ? STRIP_UNIT : null))
+        }
+      />
+      {lamp.unitMillimetres !== null && (
+        <NumberField
+          label="Cut every"
+          unit="millimetre"
+          figure={lamp.unitMillimetres}
+          limits={{ least: 1, most: 1000, range: '1 mm to 1 m' }}
+          onCommit={(mm) => edit('Cut marks', (draft) => void (draft.drawer.lamps[id].unitMillimetres = mm))}
+        />
+      )}
       <div className="button-row">
         <Button
           size="small"
@@ -172,7 +279,7 @@ function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
         <Button
           size="small"
           disabled={used}
-          title={used ? 'A coach uses it' : undefined}
+          title={used ? 'A job uses it' : undefined}
           onClick={() =>
             edit('Lamp out of the drawer', (draft) => void Reflect.deleteProperty(draft.drawer.lamps, id))
           }

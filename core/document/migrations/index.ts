@@ -2,13 +2,27 @@ import { toFifth } from './fifth';
 import { toSecond } from './second';
 import { toSixth } from './sixth';
 import { toThird } from './third';
-import type { Plain } from './plain';
+import { isPlain, mapped, type Plain } from './plain';
 
 /** Version 4: locomotives beside coaches, and lamp sets for them. Nothing of a coach differs. */
 const toFourth = (old: Plain): Plain => ({ lampSets: {}, ...old, version: 4 });
 
-/** Version 7: lamps, canopies and buildings, what feeds them, and sockets of hubs. Nothing of what there was differs. */
-const toSeventh = (old: Plain): Plain => ({ ...old, version: 7 });
+/** Version 7: lamps, canopies and buildings, what feeds them, and sockets of hubs. Lamps of one's own have a colour, a beam, and may be strip. */
+const toSeventh = (old: Plain): Plain => ({
+  ...old,
+  drawer: isPlain(old.drawer)
+    ? {
+        ...old.drawer,
+        lamps: mapped(old.drawer.lamps, (l) => ({
+          colour: 'white',
+          beamDegrees: 120,
+          unitMillimetres: null,
+          ...l,
+        })),
+      }
+    : old.drawer,
+  version: 7,
+});
 
 /** How a file of version N becomes one of version N + 1, by N. */
 export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
