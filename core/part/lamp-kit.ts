@@ -74,6 +74,8 @@ const TAPE_PRICE = 0.002;
 /** Thin tape, wound on to thicken a mast (typical, from memory). */
 export const TAPE_MILLIMETRES = 0.06;
 const MOST_NEWTONS = 1000;
+/** Metres a second squared (CGPM 1901). */
+const STANDARD_GRAVITY = 9.80665;
 
 /** A lamp from parts. */
 export interface LampKit {
@@ -105,6 +107,8 @@ export const wrappedMillimetres = (outside: number, wraps: number): number =>
 export interface Bend {
   /** Push from which it stays bent, in newtons. */
   readonly newtons: number;
+  /** The same as the weight of so many grams. */
+  readonly grams: number;
   /** How far its top gives before that, in millimetres. */
   readonly millimetres: number;
 }
@@ -120,5 +124,9 @@ export function bendOf(name: MastName, heightMillimetres: number): Bend {
   );
   const second = (Math.PI * (outside ** 4 - bore ** 4)) / 64;
   const newtons = Math.min(MOST_NEWTONS, (stuff.yieldPascals * second) / ((outside / 2) * length));
-  return { newtons, millimetres: (1000 * newtons * length ** 3) / (3 * stuff.youngPascals * second) };
+  return {
+    newtons,
+    grams: (1000 * newtons) / STANDARD_GRAVITY,
+    millimetres: (1000 * newtons * length ** 3) / (3 * stuff.youngPascals * second),
+  };
 }

@@ -8,7 +8,7 @@ import { useFading } from '../../bench/use-fading';
 import { useRunStore } from '../../store/run-store';
 import { useRoom } from '../use-room';
 import { GroundLight } from './ground-light';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { Scenery } from '../../../core/document/scenery-record';
 import type { AnyJob } from '../../../core/document/layout';
 import type { PanelProps } from '../../kinds/face';
@@ -43,7 +43,8 @@ export function SceneryStage({ of, lengthMillimetres, topMillimetres, children, 
   );
   const x = left + (free.width - lengthMillimetres * scale) / 2;
   const y = room.height - BELOW;
-  const pool = solved.readings && groundPool(solved.bench, solved.readings);
+  // While the light fades the stage is drawn every frame; what was solved stays as it is.
+  const pool = useMemo(() => solved.readings && groundPool(solved.bench, solved.readings), [solved]);
   const xy = solved.readings && mixedXy(solved.readings.dies.map((d) => ({ lumens: d.lumens, ...d.xy })));
   return (
     <>

@@ -20,9 +20,6 @@ import type { PanelProps } from '../face';
 type SizeKey =
   'heightMillimetres' | 'headMillimetres' | 'hoodMillimetres' | 'outreachMillimetres' | 'spacingMillimetres';
 
-/** Grams-force of a newton: what a push is compared with. */
-const GRAMS = 102;
-
 /** What sort of lamp, how large at this scale and in the world, and what it is put together from. */
 export function BriefPanel({ layout, jobId, job }: PanelProps<LampRecord>) {
   const edit = useLayoutStore((s) => s.edit);
@@ -159,11 +156,11 @@ export function BriefPanel({ layout, jobId, job }: PanelProps<LampRecord>) {
 
 /** How its mast bends when it is knocked. */
 function Bend({ job: { kit, fitting } }: { readonly job: LampRecord }) {
-  const { newtons, millimetres } = bendOf(kit.mast, fitting.heightMillimetres);
+  const { newtons, grams, millimetres } = bendOf(kit.mast, fitting.heightMillimetres);
   return (
     <p className="hint">
-      A push at its top bends it for good from {newtons.toPrecision(2)} N on, {Math.round(newtons * GRAMS)} g;
-      until then it gives {formatQuantity(millimetres, 'millimetre', { significant: 2 })}.
+      A push at its top bends it for good from {newtons.toPrecision(2)} N on, {Math.round(grams)} g; until
+      then it gives {formatQuantity(millimetres, 'millimetre', { significant: 2 })}.
     </p>
   );
 }

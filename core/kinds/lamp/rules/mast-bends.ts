@@ -15,7 +15,7 @@ export const mastBends = rule({
   judge({ layout, jobId }) {
     const { fitting, kit } = lampsIn(layout, jobId);
     if (fittingSorts[fitting.sort].stands !== 'mast') return [];
-    const { newtons, millimetres } = bendOf(kit.mast, fitting.heightMillimetres);
+    const { newtons, grams, millimetres } = bendOf(kit.mast, fitting.heightMillimetres);
     if (newtons >= BRUSH_NEWTONS) return [];
     const stiffer = (Object.keys(mastStock) as MastName[]).filter(
       (name) =>
@@ -27,7 +27,7 @@ export const mastBends = rule({
         id: 'mast-bends',
         severity: 'note' as const,
         title: 'A sleeve bends the mast',
-        sentence: `${mastStock[kit.mast].name}, ${formatQuantity(fitting.heightMillimetres, 'millimetre')} high, stays bent from ${newtons.toPrecision(2)} N at its top on (${Math.round(newtons * 102)} g); a sleeve brushes it with some ${BRUSH_NEWTONS} N.`,
+        sentence: `${mastStock[kit.mast].name}, ${formatQuantity(fitting.heightMillimetres, 'millimetre')} high, stays bent from ${newtons.toPrecision(2)} N at its top on (${Math.round(grams)} g); a sleeve brushes it with some ${BRUSH_NEWTONS} N.`,
         reason: `Until then its top gives ${formatQuantity(millimetres, 'millimetre', { significant: 2 })}. A stiffer tube, or a rubber grommet at its foot that gives instead.`,
         paths: [['jobs', jobId, 'kit', 'mast']],
         terminals: [],
