@@ -1,5 +1,6 @@
 import { displayId, generatedDisplay } from './display-models';
 import { generatedBuildings, generatedCanopies, generatedLamps, sceneryId } from './scenery';
+import { drivenId, generatedCrossings, generatedSignals } from './driven';
 import { demoJob, generatedLayout } from './generated';
 import { generatedVehicle, vehicleId } from './vehicles';
 import type fc from 'fast-check';
@@ -20,6 +21,8 @@ export const generatedJobs: Readonly<Record<JobKindName, fc.Arbitrary<Case>>> = 
   lamp: generatedLamps.map((layout) => ({ layout, jobId: sceneryId.lamp })),
   canopy: generatedCanopies.map((layout) => ({ layout, jobId: sceneryId.canopy })),
   building: generatedBuildings.map((layout) => ({ layout, jobId: sceneryId.building })),
+  signal: generatedSignals.map((layout) => ({ layout, jobId: drivenId.signal })),
+  crossing: generatedCrossings.map((layout) => ({ layout, jobId: drivenId.crossing })),
 };
 
 export const generatedKinds = Object.keys(generatedJobs) as JobKindName[];

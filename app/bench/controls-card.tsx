@@ -98,6 +98,9 @@ interface InputProps {
   readonly onSet: (input: string, setting: Setting) => void;
 }
 
+/** Letters of all its settings that a control takes in one line. */
+const MOST_LETTERS = 22;
+
 /** "forward" as it stands on a button. */
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
@@ -135,18 +138,25 @@ function InputControl({ input, state, onSet }: InputProps) {
       </div>
     );
   }
+  const options = domain.values.map((v) => ({
+    value: String(v),
+    label: domain.names?.[String(v)] ?? capital(String(v)),
+  }));
+  const onChange = (to: string): void =>
+    onSet(
+      input.id,
+      domain.values.find((v) => String(v) === to)!,
+    );
+  // Many, or long names, want a line each.
+  const inALine = options.reduce((sum, o) => sum + o.label.length, 0) <= MOST_LETTERS;
   return (
     <Segmented
       block
+      vertical={!inALine}
       aria-label={input.name}
-      options={domain.values.map((v) => ({ value: String(v), label: capital(String(v)) }))}
+      options={options}
       value={String(setting)}
-      onChange={(to) =>
-        onSet(
-          input.id,
-          domain.values.find((v) => String(v) === to)!,
-        )
-      }
+      onChange={onChange}
     />
   );
 }

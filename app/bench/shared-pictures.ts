@@ -1,4 +1,5 @@
 import { lazy } from 'react';
+import { isDriven } from '../../core/document/aspect-record';
 import { isScenery } from '../../core/document/scenery-record';
 import { shinesOf } from '../../core/kinds/shines';
 import { statesOf } from '../../core/study/states';
@@ -76,4 +77,15 @@ export const hookUpWays: BenchPicture<AnyJob> = {
   savesItself: true,
   Picture: lazy(async () => ({ default: (await import('../drawings/scenery/ways-picture')).WaysPicture })),
   when: ({ job }) => isScenery(job),
+};
+
+/** What an eye sees of each aspect by night. */
+export const aspects: BenchPicture<AnyJob> = {
+  id: 'aspects',
+  name: 'Aspects',
+  savesItself: true,
+  Picture: lazy(async () => ({
+    default: (await import('../drawings/driven/aspects-picture')).AspectsPicture,
+  })),
+  when: ({ job }) => isDriven(job),
 };

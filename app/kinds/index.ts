@@ -3,6 +3,7 @@ import type { Layout } from '../../core/document/layout';
 import type { JobKindName } from '../../core/kinds/records';
 import { stages as coachStages } from './coach/stages';
 import { stages as displayModelStages } from './display-model/stages';
+import { drivenStages } from '../bench/driven-stages';
 import { sceneryStages } from '../bench/scenery-stages';
 import { stages as locomotiveStages } from './locomotive/stages';
 import type { Face, LineFace } from './face';
@@ -88,6 +89,26 @@ export const kindRows: Readonly<Record<JobKindName, KindRow>> = {
     face: async () => any((await import('./building')).face),
     line: async () => any((await import('./building/on-line')).onLine),
     Begin: lazy(async () => ({ default: (await import('./building/new-building')).NewBuilding })),
+  },
+  signal: {
+    name: 'Signal',
+    plural: 'Signals',
+    one: 'a signal',
+    says: 'lamps that show aspects, on a post, a bracket or behind an arm',
+    stages: drivenStages,
+    face: async () => any((await import('./signal')).face),
+    line: async () => any((await import('./signal/on-line')).onLine),
+    Begin: lazy(async () => ({ default: (await import('./signal/new-signal')).NewSignal })),
+  },
+  crossing: {
+    name: 'Crossing',
+    plural: 'Crossings',
+    one: 'a crossing',
+    says: 'lamps that flash in turn, barriers, a tell-tale for the bell',
+    stages: drivenStages,
+    face: async () => any((await import('./crossing')).face),
+    line: async () => any((await import('./crossing/on-line')).onLine),
+    Begin: lazy(async () => ({ default: (await import('./crossing/new-crossing')).NewCrossing })),
   },
 };
 

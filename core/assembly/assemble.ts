@@ -2,6 +2,8 @@ import { decoderTypes } from '../part/decoder-type';
 import { inOrder } from '../document/in-order';
 import { wiringOf } from '../kinds/wirings';
 import { supplyKind } from '../supply';
+import { driverKind } from '../supply/drivers';
+import { driverOf } from '../document/aspect-record';
 import { layCircuit, senseIn, type LaidLamp } from './lay-circuit';
 import { Laying, t, type LineLead, type Sense } from './laying';
 import { leadsOf } from './leads';
@@ -11,7 +13,7 @@ import { LineLaying } from './stages/stage';
 import type { Layout } from '../document/layout';
 import type { LampCore } from '../document/lamp-record';
 import type { LineRecord } from '../document/wiring-record';
-import type { Assembly } from './assembly';
+import type { Assembly, Terminal } from './assembly';
 
 type Line = LineRecord & { readonly id: string };
 
@@ -54,6 +56,22 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
     laying.wire(right.at, t('decoder', 'red'), 'right');
     laying.wire(t('rails', 'left'), t('decoder', 'black'), 'left');
   }
+  const driver = driverOf(job);
+  if (driver) {
+    const { name, build, needs } = driverKind(driver);
+    laying.add(
+      'driver',
+      name,
+      { kind: 'driver', feed: driver.feed, needs: needs(driver), unplugged: false, ...build(driver) },
+      laying.at('driver'),
+      {},
+    );
+    laying.wire(right.at, t('driver', 'right'), kind.changesSides ? 'right' : 'plus');
+    laying.wire(t('rails', 'left'), t('driver', 'left'), kind.changesSides ? 'left' : 'minus');
+  }
+  const commonPlaces = new Map<string, Terminal>();
+  /** Outputs give one sense, but for bare contacts on what changes sides. */
+  const oneSense = !kind.changesSides || driver?.feed.bridge !== false;
   const begin = (line: Line): [LineLead, LineLead] => {
     const ends = leadsOf(job, line)!;
     return ends.map(({ terminal, role, colour }): LineLead => {
@@ -63,13 +81,15 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
         at: isRight ? right.at : terminal,
         role: steady ? (role === 'right' ? 'plus' : 'minus') : role,
         colour: steady ? null : colour,
+        ...(terminal.part === 'driver' &&
+          (terminal.terminal === 'common' ? { places: commonPlaces } : { switched: true })),
       };
     }) as [LineLead, LineLead];
   };
   const roots = inOrder(job.lines);
   const branch = new LayBranch(laying, roots, lamps);
   for (const line of roots)
-    if (line.from.kind !== 'line') branch.lay(line, begin(line), line.from.kind === 'output');
+    if (line.from.kind !== 'line') branch.lay(line, begin(line), line.from.kind === 'output' && oneSense);
   for (const lamp of lamps) if (lamp.circuitId === null) laying.lamp(lamp, null);
   const parts = seated(laying.parts, job, (lampId) => laying.wiring.placeOf(job, lampId));
   return { jobId, parts, leads: threaded(laying.leads, parts, job), lines: laying.lines };

@@ -5,6 +5,7 @@ import type { BulbPart } from '../part/bulb';
 import type { DecoderOutput } from '../part/decoder-type';
 import type { HubSocket } from '../part/hub-socket';
 import type { LedPart } from '../part/led';
+import type { DriverBuild, DriverFeed, DriverNeed } from '../supply/drivers/driver-kind';
 
 /** A terminal of a part: `bridge` `plus`. */
 export interface Terminal {
@@ -100,6 +101,14 @@ export type Part = PartBase &
         /** Taken out of its socket: its contacts are bare. */
         readonly unplugged: boolean;
       }
+    | ({
+        readonly kind: 'driver';
+        readonly feed: DriverFeed;
+        /** What it is put together from, for lists. */
+        readonly needs: readonly DriverNeed[];
+        /** Its leads are not on it: its contacts are bare. */
+        readonly unplugged: boolean;
+      } & DriverBuild)
     | {
         /** A battery with a resistor in one lead: the bench tester. */
         readonly kind: 'tester';
@@ -109,8 +118,10 @@ export type Part = PartBase &
   );
 export type PartKind = Part['kind'];
 
-/** Outputs a decoder may have. */
+/** Outputs a decoder may have, and another driver. */
 const MOST_OUTPUTS = 10;
+const MOST_DRIVER_OUTPUTS = 40;
+const outputs = (count: number): string[] => Array.from({ length: count }, (_, i) => `out${i + 1}`);
 
 export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   rails: ['right', 'left'],
@@ -125,14 +136,8 @@ export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   electrolytic: ['plus', 'minus'],
   lamp: ['anode', 'cathode'],
   bulb: ['one', 'two'],
-  decoder: [
-    'red',
-    'black',
-    'orange',
-    'grey',
-    'blue',
-    ...Array.from({ length: MOST_OUTPUTS }, (_, i) => `out${i + 1}`),
-  ],
+  decoder: ['red', 'black', 'orange', 'grey', 'blue', ...outputs(MOST_OUTPUTS)],
+  driver: ['right', 'left', 'common', ...outputs(MOST_DRIVER_OUTPUTS)],
   tester: ['plus', 'minus'],
 };
 

@@ -59,7 +59,7 @@ export function decoderElements(
     },
     ...part.outputs.map((output): Element => ({
       kind: 'switch',
-      id: elementId('x', 'decoder', output.id),
+      id: outputElement('decoder', output.id),
       a: node(output.id),
       b: DECODER_MINUS,
       onOhms: output.level === 'logic' ? LOGIC_OHMS : part.onOhms,
@@ -70,6 +70,9 @@ export function decoderElements(
     })),
   ];
 }
+
+/** The element that conducts while an output of a decoder or a driver does. */
+export const outputElement = (part: string, output: string): string => elementId('x', part, output);
 
 /** An output that is off leaks next to nothing. */
 export const OUTPUT_OFF_OHMS = 1e9;

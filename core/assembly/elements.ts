@@ -5,6 +5,7 @@ import { rectifiers } from '../part/rectifier';
 import { supplyKind, usualControls, type Feeding as SupplyFeeding, type Supply } from '../supply';
 import { terminalsOf, type Part, type ShiningPart } from './assembly';
 import { decoderElements } from './decoder-elements';
+import { driverElements } from './driver-elements';
 import { socketElements } from './socket-elements';
 import { BLEED_OHMS, elementId } from './element-id';
 
@@ -230,6 +231,8 @@ export function elementsOf(
       ];
     case 'decoder':
       return decoderElements(part, node, of);
+    case 'driver':
+      return driverElements(part, node, of);
     case 'tester':
       return [
         {

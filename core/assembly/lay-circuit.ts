@@ -78,14 +78,17 @@ export function layCircuit(
       lamp.part.startsWith('fairy') ? 'lacquered' : null;
     // In one lead of a string its resistor; the next joint begins at its far end.
     let joint: Terminal | null = null;
+    const [first] = lamps;
+    const ownResistor = `resistor-${first.id}`;
+    const atEnd = circuit.limit === 'each' && minus.switched === true;
     if (circuit.limit === 'each') {
-      const [first] = lamps;
-      const id = `resistor-${first.id}`;
       const label =
         lamps.length > 1 ? `Resistor of ${circuit.name}` : `Resistor of ${laying.names.get(first.id)!}`;
-      resistor(id, label, { lamp: first.id }, lamps.length > 1 ? null : first.ohms);
-      laying.from(plus, t(id, 'one'));
-      joint = t(id, 'two');
+      resistor(ownResistor, label, { lamp: first.id }, lamps.length > 1 ? null : first.ohms);
+      if (!atEnd) {
+        laying.from(plus, t(ownResistor, 'one'));
+        joint = t(ownResistor, 'two');
+      }
     }
     lamps.forEach((lamp, i) => {
       const [near, far] = laying.lamp(lamp, feed.line);
@@ -97,7 +100,12 @@ export function layCircuit(
         } else laying.from(plus, near, fairy(lamp));
       }
       joint = far;
-      if (i === lamps.length - 1) laying.from(minus, far, fairy(lamp));
+      if (i < lamps.length - 1) return;
+      if (!atEnd) laying.from(minus, far, fairy(lamp));
+      else {
+        laying.wire(far, t(ownResistor, 'one'), 'lamp', fairy(lamp));
+        laying.from(minus, t(ownResistor, 'two'));
+      }
     });
   }
 }

@@ -31,8 +31,8 @@ export interface JobWiring<J> {
   /** Where it sits, and where the rest of the wiring does, in millimetres. */
   spotOf(job: J, lampId: string): Spot;
   hubOf(job: J): Spot;
-  /** Whether wires run from lamp to lamp, or each from where its circuit is fed. */
-  readonly runs: 'along' | 'apart';
+  /** Whether wires run from lamp to lamp, each from where its circuit is fed, or to each place once and there from lamp to lamp. */
+  readonly runs: 'along' | 'apart' | 'by-place';
 }
 
 /** One of the two leads of a line, as far as it has been laid. */
@@ -41,6 +41,10 @@ export interface LineLead {
   role: WireRole;
   /** Where it is not what the legend says. */
   colour: WireColour | null;
+  /** It is the one that an output switches: what limits a lamp stands in it. */
+  readonly switched?: boolean;
+  /** Where it has got to in each place, where wires run by place; of the lines of a driver all share that of the common. */
+  readonly places?: Map<string, Terminal>;
 }
 
 export const t = (part: string, terminal: string): Terminal => ({ part, terminal });
@@ -116,7 +120,10 @@ export class Laying {
 
   /** A wire on from where a lead of a line has got to; where wires run from lamp to lamp, the next begins there. */
   from(lead: LineLead, to: Terminal, colour: WireColour | null = null): void {
-    this.wire(lead.at, to, lead.role, colour ?? lead.colour);
+    const place = this.parts.find((p) => p.id === to.part)?.place ?? null;
+    const near = place === null ? undefined : lead.places?.get(place);
+    this.wire(near ?? lead.at, to, lead.role, colour ?? lead.colour);
+    if (place !== null) lead.places?.set(place, to);
     if (this.wiring.runs === 'along') lead.at = to;
   }
 

@@ -3,6 +3,8 @@ import { decoderTypes } from '../part/decoder-type';
 import type { WireColour } from '../part/wire-colour';
 import type { WireRole } from '../document/wire-legend';
 import type { Terminal } from './assembly';
+import { isDriven } from '../document/aspect-record';
+import { driverKind } from '../supply/drivers';
 import type { JobCore } from '../document/job-record';
 import type { LineRecord } from '../document/wiring-record';
 
@@ -18,6 +20,9 @@ export interface LeadEnd {
   readonly role: WireRole;
 }
 
+/** Colours of the leads of a driver's outputs, in turn (common practice, no source). */
+const outputColours: readonly WireColour[] = ['red', 'green', 'yellow', 'white', 'violet', 'orange', 'grey'];
+
 const tapWords = {
   pickups: 'at the pickups',
   'motor-tags': 'at the motor tag',
@@ -30,12 +35,33 @@ const tapWords = {
  * @returns null for a line that another one feeds
  */
 export function leadsOf(
-  { decoder, legend }: Pick<JobCore, 'decoder' | 'legend'>,
+  job: Pick<JobCore, 'decoder' | 'legend'>,
   { from, swapped }: Pick<LineRecord, 'from' | 'swapped'>,
 ): readonly [LeadEnd, LeadEnd] | null {
   if (from.kind === 'line') return null;
+  const { decoder, legend } = job;
   let pair: [LeadEnd, LeadEnd];
-  if (from.kind === 'supply' || !decoder) {
+  if (from.kind === 'output' && isDriven(job) && job.driver) {
+    // How the head is joined decides which side of its lamps goes to the common, right or wrong.
+    const { outputs, switches } = driverKind(job.driver).build(job.driver);
+    const output = outputs.find((o) => o.id === from.output);
+    const sharesPlus = switches === 'minus';
+    const common: LeadEnd = {
+      name: `common ${sharesPlus ? 'plus' : 'minus'} of the driver`,
+      short: sharesPlus ? 'common +' : 'common −',
+      colour: sharesPlus ? legend.plus : legend.minus,
+      terminal: { part: 'driver', terminal: 'common' },
+      role: sharesPlus ? 'plus' : 'minus',
+    };
+    const own: LeadEnd = {
+      name: output?.name.toLowerCase() ?? from.output,
+      short: output?.name ?? from.output,
+      colour: outputColours[(Number(from.output.slice(3)) - 1) % outputColours.length],
+      terminal: { part: 'driver', terminal: from.output },
+      role: 'lamp',
+    };
+    pair = job.common === 'anode' ? [common, own] : [own, common];
+  } else if (from.kind === 'supply' || !decoder) {
     const tap = from.kind === 'supply' ? from.tap : 'pickups';
     const tag = tap === 'motor-tags' ? { right: 'orange side', left: 'grey side' } : null;
     const end = (side: 'right' | 'left'): LeadEnd => ({

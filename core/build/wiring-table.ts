@@ -64,6 +64,10 @@ const words: Readonly<Record<string, string>> = {
 export function terminalWords(part: Part, terminal: string): string {
   if (part.kind === 'decoder' && terminal.startsWith('out'))
     return `output ${terminal.slice(3)}${standardColour(terminal as `out${number}`) ? `, ${standardColour(terminal as `out${number}`)}` : ''}`;
+  if (part.kind === 'driver') {
+    if (terminal === 'common') return `common ${part.switches === 'minus' ? 'plus' : 'minus'}`;
+    return part.outputs.find((o) => o.id === terminal)?.name.toLowerCase() ?? `feed, ${words[terminal]}`;
+  }
   if (part.kind === 'diode') return terminal === 'cathode' ? 'band, cathode' : 'anode';
   if (part.kind === 'bridge' && (terminal === 'right' || terminal === 'left')) return '~';
   if (part.kind === 'bridge') return terminal === 'plus' ? '+' : '−';
@@ -72,6 +76,7 @@ export function terminalWords(part: Part, terminal: string): string {
 
 function polarity(part: Part, terminal: string, lead: Lead): Polarity {
   if (part.kind === 'lamp' && part.second) return '~';
+  if (part.kind === 'driver') return terminal.startsWith('out') === (part.switches === 'minus') ? '−' : '+';
   if (terminal === 'anode' || terminal === 'plus' || terminal === 'blue') return '+';
   if (terminal === 'cathode' || terminal === 'minus' || terminal === 'common') return '−';
   if (lead.role === 'plus') return '+';

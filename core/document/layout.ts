@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { driverOf } from './aspect-record';
+import { driverKind } from '../supply/drivers';
 import { decoderTypes } from '../part/decoder-type';
 import { leds } from '../part/led';
 import { fitReadings } from '../part/lamp-readings';
@@ -12,7 +14,7 @@ import { trainRecord } from './train-record';
 import type { Say } from './job-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 7;
+export const VERSION = 8;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 
@@ -99,12 +101,21 @@ function brokenInJob(layout: Layout, jobId: string, job: AnyJob, say: Say): void
   for (const [circuitId, { lineId }] of Object.entries(job.circuits))
     if (!Object.hasOwn(job.lines, lineId))
       say(['circuits', circuitId, 'lineId'], `there is no line “${lineId}”`);
-  const outputs = job.decoder ? decoderTypes[job.decoder.type].outputs.map((o) => o.id) : [];
+  const driver = driverOf(job);
+  const outputs = (
+    driver
+      ? driverKind(driver).build(driver).outputs
+      : job.decoder
+        ? decoderTypes[job.decoder.type].outputs
+        : []
+  ).map((o) => o.id);
   for (const [lineId, { from }] of Object.entries(job.lines)) {
     if (from.kind === 'output' && !outputs.includes(from.output as `out${number}`))
       say(
         ['lines', lineId, 'from', 'output'],
-        job.decoder ? `its decoder has no output “${from.output}”` : 'there is no decoder',
+        driver || job.decoder
+          ? `its ${driver ? 'driver' : 'decoder'} has no output “${from.output}”`
+          : 'there is no decoder',
       );
     if (from.kind !== 'line') continue;
     if (!Object.hasOwn(job.lines, from.line))

@@ -1,7 +1,7 @@
-import { decoderTypes } from '../part/decoder-type';
 import { formatQuantity } from '../quantity/format';
 import { stateWords } from '../study/state-words';
 import { worstRow } from './about';
+import { switchingOf } from './outputs';
 import { largerResistors } from './cures';
 import { rule } from './finding';
 
@@ -11,10 +11,10 @@ const SPARE_SHARE = 0.9;
 export const decoderOverload = rule({
   id: 'decoder-overload',
   needs: ['highest'],
-  about: ({ job }) => job.decoder !== null,
+  about: ({ job }) => switchingOf(job) !== null,
   judge(bench, { highest }) {
     const { job, jobId, assembly } = bench;
-    const { totalAmps } = decoderTypes[job.decoder!.type];
+    const { part, word, totalAmps } = switchingOf(job)!;
     const worst = worstRow(highest, ({ readings }) =>
       [...readings.outputAmps.values()].reduce((a, b) => a + b, 0),
     );
@@ -24,12 +24,11 @@ export const decoderOverload = rule({
       {
         id: 'decoder-overload',
         severity: 'stop' as const,
-        title: 'The decoder’s outputs together carry too much',
-        sentence: `${stateWords(bench, worst.row.state, { phase: worst.row.phase })}: ${formatQuantity(worst.figure, 'amp')} in all outputs; the decoder’s limit for them is ${formatQuantity(totalAmps, 'amp')}.`,
-        reason:
-          'Every output has its limit, and all of them together share the decoder’s bridge and its heat.',
-        paths: [['jobs', jobId, 'decoder']],
-        terminals: [{ part: 'decoder', terminal: 'blue' }],
+        title: `The outputs of the ${word} together carry too much`,
+        sentence: `${stateWords(bench, worst.row.state, { phase: worst.row.phase })}: ${formatQuantity(worst.figure, 'amp')} in all outputs; its limit for them is ${formatQuantity(totalAmps, 'amp')}.`,
+        reason: 'Every output has its limit, and all of them together share what feeds them and its heat.',
+        paths: [['jobs', jobId, part]],
+        terminals: [{ part, terminal: part === 'decoder' ? 'blue' : 'common' }],
         figures: [{ is: worst.figure, limit: totalAmps, unit: 'amp' as const }],
         cures: [
           {

@@ -40,8 +40,14 @@ export const looseLead = rule({
     const hung = assembly.parts.some((p) => p.lamp !== null && p.circuit !== null);
     for (const terminal of looseTerminals(assembly)) {
       const part = assembly.parts.find((p) => p.id === terminal.part)!;
-      // A decoder's spare wires end in the air; without lamps the feed ends where the first lamp will go.
-      if (part.kind === 'decoder' || (part.lamp !== null && part.circuit === null) || !hung) continue;
+      // A decoder's or a driver's spare wires end in the air; without lamps the feed ends where the first lamp will go.
+      if (
+        part.kind === 'decoder' ||
+        part.kind === 'driver' ||
+        (part.lamp !== null && part.circuit === null) ||
+        !hung
+      )
+        continue;
       findings.push({
         id: `loose-lead ${part.id} ${terminal.terminal}`,
         severity: 'mind',

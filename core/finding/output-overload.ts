@@ -1,6 +1,6 @@
-import { decoderTypes } from '../part/decoder-type';
 import { formatQuantity } from '../quantity/format';
 import { chainOf } from '../document/line-stages';
+import { switchingOf } from './outputs';
 import { largerResistors } from './cures';
 import { rule } from './finding';
 
@@ -11,11 +11,12 @@ const SPARE_SHARE = 0.9;
 export const outputOverload = rule({
   id: 'output-overload',
   needs: ['highest'],
-  about: ({ job }) => job.decoder !== null,
+  about: ({ job }) => switchingOf(job) !== null,
   judge({ job, jobId, assembly }, { highest }) {
-    return decoderTypes[job.decoder!.type].outputs.flatMap((output) => {
+    const { part, outputs } = switchingOf(job)!;
+    return outputs.flatMap((output) => {
       const amps = Math.max(0, ...highest.map((r) => r.readings.outputAmps.get(output.id) ?? 0));
-      if (output.level === 'logic' || amps <= output.limitAmps) return [];
+      if (amps <= output.limitAmps) return [];
       const circuits = Object.keys(job.circuits).filter((id) => {
         const { from } = chainOf(job, job.circuits[id].lineId)[0];
         return from.kind === 'output' && from.output === output.id;
@@ -31,7 +32,7 @@ export const outputOverload = rule({
           reason:
             'An output switches a small transistor. Beyond its limit it shuts off, or burns. Larger resistors, lamps in series, or another output take the load off it.',
           paths: circuits.map((id) => ['jobs', jobId, 'circuits', id]),
-          terminals: [{ part: 'decoder', terminal: output.id }],
+          terminals: [{ part, terminal: output.id }],
           figures: [{ is: amps, limit: output.limitAmps, unit: 'amp' as const }],
           cures: [
             {

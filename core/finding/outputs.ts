@@ -1,6 +1,36 @@
+import { inSentence } from '../quantity/format';
+import { driverOf } from '../document/aspect-record';
+import { driverKind } from '../supply/drivers';
 import { decoderTypes, type DecoderOutput } from '../part/decoder-type';
 import type { AnyJob, Layout } from '../document/layout';
 import type { Draft } from 'immer';
+
+/** What switches the lamps of a job: a decoder on board, or what drives its aspects. */
+export interface Switching {
+  readonly part: 'decoder' | 'driver';
+  readonly word: string;
+  /** Those that lamps may hang on. */
+  readonly outputs: readonly Pick<DecoderOutput, 'id' | 'name' | 'limitAmps'>[];
+  readonly totalAmps: number;
+}
+
+/** What switches the lamps of a job; null where nothing does. */
+export function switchingOf(job: Pick<AnyJob, 'decoder'>): Switching | null {
+  const driver = driverOf(job);
+  if (driver) {
+    const { name, build } = driverKind(driver);
+    const { outputs, totalAmps } = build(driver);
+    return { part: 'driver', word: inSentence(name), outputs, totalAmps };
+  }
+  if (!job.decoder) return null;
+  const { outputs, totalAmps } = decoderTypes[job.decoder.type];
+  return {
+    part: 'decoder',
+    word: 'decoder',
+    outputs: outputs.filter((o) => o.level === 'full'),
+    totalAmps,
+  };
+}
 
 /** Outputs for lamps that nothing hangs on and nothing lights, by key, by stepping or in turn. */
 export function freeOutputs({ decoder, lines }: Pick<AnyJob, 'decoder' | 'lines'>): DecoderOutput[] {

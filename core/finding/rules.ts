@@ -1,3 +1,11 @@
+import { aspectsAlike } from './aspects-alike';
+import { aspectDark } from './aspect-dark';
+import { aspectNotShown } from './aspect-not-shown';
+import { aspectsUneven } from './aspects-uneven';
+import { aspectGlares } from './aspect-glares';
+import { commonSide } from './common-side';
+import { breaksFirst } from './breaks-first';
+import { flashRate } from './flash-rate';
 import { builtIn } from './built-in';
 import { bulbVolts } from './bulb-volts';
 import { cellHours } from './cell-hours';
@@ -41,6 +49,11 @@ import type { Rule } from './finding';
 /** Every rule that is about parts and supplies, whatever the kind of job. A new one is a file beside these, and a line here. */
 export const rules: readonly Rule[] = [
   noAnswer,
+  commonSide,
+  aspectNotShown,
+  aspectDark,
+  aspectsAlike,
+  flashRate,
   noCurrentLimit,
   reservoirBackwards,
   reservoirRating,
@@ -80,4 +93,7 @@ export const rules: readonly Rule[] = [
   showHours,
   darkGap,
   glare,
+  aspectGlares,
+  aspectsUneven,
+  breaksFirst,
 ];

@@ -6,6 +6,7 @@ import { groundPool } from '../study/pools';
 import { rideStudy, type RideStudy } from '../study/ride';
 import { Solver } from '../study/solver';
 import { usualState } from '../study/states';
+import { aspectLooks, type AspectLook } from '../study/aspect-looks';
 import { throttleSweep, type ThrottleSweep } from '../study/throttle-sweep';
 import { trimmerTravel, type TrimmerTravel } from '../study/trimmer-travel';
 import { truthTable, type TruthRow, type UnsolvedState } from '../study/truth-table';
@@ -32,6 +33,8 @@ export interface Studies {
   readonly pool: Pool | null;
   /** Each socket's trimmer over its travel. */
   readonly trimmers: readonly TrimmerTravel[];
+  /** Each aspect as an eye sees it; none for what shows no aspects. */
+  readonly aspects: readonly AspectLook[];
   /** Null where nothing is charged. */
   readonly inrush: InrushStudy | null;
   /** Null for what runs on no rails. */
@@ -50,6 +53,7 @@ export const paceOf: Readonly<Record<StudyName, Pace>> = {
   highest: 'frame',
   unsolved: 'frame',
   pool: 'frame',
+  aspects: 'frame',
   noLoad: 'soon',
   sweep: 'soon',
   trimmers: 'soon',
@@ -105,6 +109,8 @@ export class StudyDesk {
         return throttleSweep(bench, solver);
       case 'pool':
         return groundPool(bench, this.get('now'));
+      case 'aspects':
+        return aspectLooks(bench, solver);
       case 'trimmers':
         return trimmerTravel(bench);
       case 'inrush':

@@ -34,6 +34,8 @@ const atHome: Readonly<Record<JobKindName, readonly SupplyKindName[]>> = {
   lamp: ['layout-bus', 'lamp-controller', 'ac-track', 'accessory-output'],
   canopy: ['layout-bus', 'lamp-controller', 'ac-track', 'dcc-track'],
   building: ['layout-bus', 'lamp-controller', 'ac-track', 'accessory-output'],
+  signal: ['layout-bus', 'lamp-controller', 'ac-track', 'dcc-track'],
+  crossing: ['layout-bus', 'lamp-controller', 'ac-track', 'dcc-track'],
 };
 const sample = (kind: JobKindName, numRuns: number, seed: number): Case[] =>
   fc.sample(generatedJobs[kind], { numRuns, seed });

@@ -1,3 +1,5 @@
+import { signal } from './signal';
+import { crossing } from './crossing';
 import { building } from './building';
 import { canopy } from './canopy';
 import { coach } from './coach';
@@ -15,6 +17,8 @@ const kinds: { readonly [K in JobKindName]: JobKind<Extract<AnyJob, { kind: K }>
   lamp,
   canopy,
   building,
+  signal,
+  crossing,
 };
 
 /** A kind, ready to answer for any job of it: the record says which it is. */

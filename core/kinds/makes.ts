@@ -1,3 +1,5 @@
+import { usualSignal } from './signal/make';
+import { usualCrossing } from './crossing/make';
 import { usualBuilding } from './building/make';
 import { usualCanopy } from './canopy/make';
 import { usualCoach } from './coach/make';
@@ -18,4 +20,6 @@ export const makes: Readonly<
   lamp: usualLamps,
   canopy: usualCanopy,
   building: usualBuilding,
+  signal: usualSignal,
+  crossing: usualCrossing,
 };

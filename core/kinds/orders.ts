@@ -1,3 +1,5 @@
+import { signalOrder } from './signal/order';
+import { crossingOrder } from './crossing/order';
 import { buildingOrder } from './building/order';
 import { canopyOrder } from './canopy/order';
 import { coachOrder } from './coach/order';
@@ -15,6 +17,8 @@ const orders: { readonly [K in JobKindName]: OrderFacts<Extract<AnyJob, { kind: 
   lamp: lampOrder,
   canopy: canopyOrder,
   building: buildingOrder,
+  signal: signalOrder,
+  crossing: crossingOrder,
 };
 
 /** The facts of a kind, ready to answer for any job of it. */

@@ -1,3 +1,6 @@
+import { signalRecord, type SignalRecord } from './signal/record';
+import { crossingRecord, type CrossingRecord } from './crossing/record';
+import { brokenInDriven } from '../document/aspect-record';
 import { brokenInBuilding, buildingRecord, type BuildingRecord } from './building/record';
 import { canopyRecord, type CanopyRecord } from './canopy/record';
 import { displayModelRecord, type DisplayModelRecord } from './display-model/record';
@@ -14,9 +17,18 @@ export const jobRecords = [
   lampRecord,
   canopyRecord,
   buildingRecord,
+  signalRecord,
+  crossingRecord,
 ] as const;
 export type AnyJob =
-  CoachRecord | LocomotiveRecord | DisplayModelRecord | LampRecord | CanopyRecord | BuildingRecord;
+  | CoachRecord
+  | LocomotiveRecord
+  | DisplayModelRecord
+  | LampRecord
+  | CanopyRecord
+  | BuildingRecord
+  | SignalRecord
+  | CrossingRecord;
 export type JobKindName = AnyJob['kind'];
 
 /** What the document knows of a kind besides its record. */
@@ -36,6 +48,8 @@ const facts: { readonly [K in JobKindName]: RecordFacts<Extract<AnyJob, { kind: 
   lamp: { word: 'row of lamps', onRails: false, broken: () => undefined },
   canopy: { word: 'canopy', onRails: false, broken: () => undefined },
   building: { word: 'building', onRails: false, broken: brokenInBuilding },
+  signal: { word: 'signal', onRails: false, broken: brokenInDriven },
+  crossing: { word: 'crossing', onRails: false, broken: brokenInDriven },
 };
 
 /** The facts of a kind, ready to answer for any job of it: the record says which kind it is. */

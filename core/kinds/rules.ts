@@ -1,3 +1,5 @@
+import { signalRules } from './signal/rules';
+import { crossingRules } from './crossing/rules';
 import { buildingRules } from './building/rules';
 import { canopyRules } from './canopy/rules';
 import { coachRules } from './coach/rules';
@@ -15,6 +17,8 @@ const kindRules: Readonly<Record<JobKindName, readonly Rule[]>> = {
   lamp: lampRules,
   canopy: canopyRules,
   building: buildingRules,
+  signal: signalRules,
+  crossing: crossingRules,
 };
 
 export const rulesOf = (kind: JobKindName): readonly Rule[] => kindRules[kind];

@@ -1,3 +1,5 @@
+import { signalShines } from './signal/shines';
+import { crossingShines } from './crossing/shines';
 import { buildingShines } from './building/shines';
 import { canopyShines } from './canopy/shines';
 import { coachShines } from './coach/shines';
@@ -15,6 +17,8 @@ const views: { readonly [K in JobKindName]: LampView<Extract<AnyJob, { kind: K }
   lamp: lampShines,
   canopy: canopyShines,
   building: buildingShines,
+  signal: signalShines,
+  crossing: crossingShines,
 };
 
 /** The view of a kind, ready to answer for any job of it. */

@@ -14,6 +14,8 @@ const wanted: Readonly<Record<JobKindName, WantedLimit | null>> = {
   lamp: null,
   canopy: null,
   building: null,
+  signal: null,
+  crossing: null,
 };
 
 export const wantedLimitOf = (kind: JobKindName): WantedLimit | null => wanted[kind];

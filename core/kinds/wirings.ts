@@ -1,3 +1,5 @@
+import { signalWiring } from './signal/wiring';
+import { crossingWiring } from './crossing/wiring';
 import { buildingWiring } from './building/wiring';
 import { canopyWiring } from './canopy/wiring';
 import { coachWiring } from './coach/wiring';
@@ -15,6 +17,8 @@ const wirings: { readonly [K in JobKindName]: JobWiring<Extract<AnyJob, { kind: 
   lamp: lampWiring,
   canopy: canopyWiring,
   building: buildingWiring,
+  signal: signalWiring,
+  crossing: crossingWiring,
 };
 
 /** The wiring of a kind, ready to answer for any job of it. */

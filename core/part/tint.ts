@@ -19,6 +19,28 @@ export const tints: Readonly<Record<string, Tint>> = {
   'amber-film': { id: 'amber-film', name: 'Amber film', passes: [0.9, 0.68, 0.3], ...hard, applied: 'film' },
   'clear-red': { id: 'clear-red', name: 'Clear red paint', passes: [0.7, 0.04, 0.02], ...hard },
   'clear-green': { id: 'clear-green', name: 'Clear green paint', passes: [0.06, 0.5, 0.12], ...hard },
+  'red-glass': {
+    id: 'red-glass',
+    name: 'Red spectacle glass',
+    passes: [0.42, 0.02, 0.01],
+    ...hard,
+    applied: 'built in',
+  },
+  'yellow-glass': {
+    id: 'yellow-glass',
+    name: 'Yellow spectacle glass',
+    passes: [0.72, 0.4, 0.03],
+    ...hard,
+    applied: 'built in',
+  },
+  // Blue-green, so that an oil flame behind it shows green (common practice, no source).
+  'green-glass': {
+    id: 'green-glass',
+    name: 'Blue-green spectacle glass',
+    passes: [0.03, 0.3, 0.42],
+    ...hard,
+    applied: 'built in',
+  },
   'printed-lens': {
     id: 'printed-lens',
     name: 'Lens printed in clear resin',

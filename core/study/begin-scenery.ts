@@ -34,31 +34,37 @@ export function supplyFor(draft: Draft<Layout>, wish: SupplyWish): string {
   return id;
 }
 
-/** A piece of scenery without what its kind adds. */
-type StartedScenery = Scenery &
-  Pick<
-    JobCore,
-    | 'order'
-    | 'name'
-    | 'note'
-    | 'supplyId'
-    | 'decoder'
-    | 'lines'
-    | 'circuits'
-    | 'legend'
-    | 'passages'
-    | 'wires'
-    | 'progress'
-    | 'variants'
-  >;
+/** A job that stands without what its kind adds. */
+type StartedJob = Pick<
+  JobCore,
+  | 'order'
+  | 'name'
+  | 'note'
+  | 'supplyId'
+  | 'decoder'
+  | 'lines'
+  | 'circuits'
+  | 'legend'
+  | 'passages'
+  | 'wires'
+  | 'progress'
+  | 'variants'
+>;
 
 /** What a piece of scenery begins with, before its lamps and how they are joined. */
-export function sceneryStart(
+export const sceneryStart = (
   layout: Pick<Layout, 'jobs' | 'supplies'>,
   name: string,
   supplyId: string,
   hookUp: HookUpName,
-): StartedScenery {
+): StartedJob & Scenery => ({ ...jobStart(layout, name, supplyId), ...usualScenery(hookUp) });
+
+/** What a job that stands begins with, before its lamps and its wiring. */
+export function jobStart(
+  layout: Pick<Layout, 'jobs' | 'supplies'>,
+  name: string,
+  supplyId: string,
+): StartedJob {
   return {
     order: 1 + Math.max(0, ...Object.values(layout.jobs).map((j) => j.order)),
     name,
@@ -73,6 +79,5 @@ export function sceneryStart(
     wires: { ...usualWires },
     progress: noProgress(),
     variants: {},
-    ...usualScenery(hookUp),
   };
 }

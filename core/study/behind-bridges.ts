@@ -10,7 +10,9 @@ export function isBehindBridges({ assembly, supply }: Bench, { netlist, nodeOf }
   if (supply.kind === 'dc-track') return false;
   const rails = [GROUND, nodeOf.get('rails.right')!];
   const bridges = new Set(
-    assembly.parts.filter((p) => p.kind === 'bridge' || p.kind === 'decoder').map((p) => p.id),
+    assembly.parts
+      .filter((p) => p.kind === 'bridge' || p.kind === 'decoder' || p.kind === 'driver')
+      .map((p) => p.id),
   );
   return netlist.elements.every(
     (e) =>

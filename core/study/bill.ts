@@ -60,6 +60,8 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
       return PRICES.bulb;
     case 'decoder':
       return PRICES.decoder;
+    case 'driver':
+      return part.needs.reduce((sum, n) => sum + n.count * n.price, 0);
     case 'tester':
       return 0;
   }

@@ -3,6 +3,9 @@ import { chainOf } from '../document/line-stages';
 import { supplyKind, type Controls } from '../supply';
 import { driveDecoder } from '../supply/drivers/decoder';
 import { BOTH, directionIn, throttleIn, undriven, type Phase, type State } from '../supply/state';
+import { driverKind } from '../supply/drivers';
+import { driverOf } from '../document/aspect-record';
+import { askedIn } from './aspects';
 import { shinesOf } from '../kinds/shines';
 import { switchInput } from './states';
 import type { AnyJob } from '../document/layout';
@@ -29,9 +32,14 @@ function isAwake({ job, supply }: Pick<Bench, 'job' | 'supply'>, state: State): 
   return runsOnDc && throttleIn(state) * supplyKind(supply).highestVolts(supply) >= wakeVolts;
 }
 
+/** Whether something with outputs decides who conducts. */
+const hasOutputs = (job: AnyJob): boolean => job.decoder !== null || driverOf(job) !== null;
+
 /** What drives the outputs in a state: its phases, each in slices. */
 export function phasesOf(bench: Pick<Bench, 'job' | 'supply'>, state: State): readonly Phase[] {
   const { decoder } = bench.job;
+  const driver = driverOf(bench.job);
+  if (driver) return driverKind(driver).drive(driver, askedIn(bench.job, state));
   return decoder && isAwake(bench, state) ? driveDecoder(decoder, state) : undriven;
 }
 
@@ -42,7 +50,7 @@ export function isFed(job: AnyJob, circuitId: string, state: State, phase: Phase
     if (
       phase &&
       from.kind === 'output' &&
-      job.decoder &&
+      hasOutputs(job) &&
       !phase.slices.some((s) => s.conducting.has(from.output))
     )
       return false;
@@ -69,7 +77,7 @@ export function shouldShine(
   const { circuitId } = job.lamps[lampId];
   if (circuitId === null || !isFed(job, circuitId, state, phase)) return false;
   const [root] = chainOf(job, job.circuits[circuitId].lineId);
-  if (root.from.kind === 'output' && job.decoder) return !second;
+  if (root.from.kind === 'output' && hasOutputs(job)) return !second;
   return shinesOf(job.kind).shines(job, lampId, state, second);
 }
 

@@ -1,5 +1,7 @@
 import { dieElement, dieNodes } from '../assembly/elements';
 import { elementId } from '../assembly/element-id';
+import { outputElement } from '../assembly/decoder-elements';
+import { holdElement } from '../assembly/driver-elements';
 import { shines, terminalKey, type Part, type ShiningPart } from '../assembly/assembly';
 import { GROUND } from '../circuit/netlist';
 import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
@@ -25,6 +27,13 @@ interface Die {
   at: number;
 }
 
+/** An output, the element that conducts while it does, and the one that holds it while it is off. */
+interface MeteredOutput {
+  readonly id: string;
+  readonly element: string;
+  readonly held: string | null;
+}
+
 /** Figures of the supply before those of the parts. */
 const HEAD = 3;
 /** Figures of each measured part. */
@@ -43,7 +52,7 @@ const measures = (part: Part): part is Measured =>
 export class Meter {
   readonly dies: readonly Die[];
   readonly parts: readonly Measured[];
-  readonly outputs: readonly string[];
+  readonly outputs: readonly MeteredOutput[];
   private readonly live: readonly Part[];
 
   constructor(
@@ -64,12 +73,14 @@ export class Meter {
       if (part.kind === 'bulb') return [die(null, false)];
       return part.second ? [die(part.led, false), die(part.second, true)] : [die(part.led, false)];
     });
-    const decoder = this.live.find((p) => p.kind === 'decoder');
+    const driver = this.live.find((p) => p.kind === 'decoder' || p.kind === 'driver');
     // One that is out of its socket has none.
     const built = new Set(lowered.netlist.elements.map((e) => e.id));
-    this.outputs = decoder
-      ? decoder.outputs.map((o) => o.id).filter((id) => built.has(elementId('x', 'decoder', id)))
-      : [];
+    const ifBuilt = (id: string): string | null => (built.has(id) ? id : null);
+    this.outputs = (driver?.outputs ?? []).flatMap(({ id }) => {
+      const element = ifBuilt(outputElement(driver!.id, id));
+      return element === null ? [] : [{ id, element, held: ifBuilt(holdElement(id)) }];
+    });
   }
 
   /** Index of the figure of the light of each die, for what follows it over time. */
@@ -97,7 +108,7 @@ export class Meter {
         voltageProbe(plan, at(end.plus.part, end.plus.terminal), at(end.minus.part, end.minus.terminal)),
       );
     for (const part of this.parts) list.push(...this.partProbes(plan, part, between));
-    for (const id of this.outputs) list.push(currentProbe(plan, elementId('x', 'decoder', id)));
+    for (const { element } of this.outputs) list.push(currentProbe(plan, element));
     for (const die of this.dies) {
       die.at = list.length;
       list.push(...this.dieProbes(plan, die, at));
@@ -215,7 +226,7 @@ export class Meter {
           return [part.id, { amps: figure(at), across: figure(at + 1), watts: figure(at + 2).mean }];
         }),
       ),
-      outputAmps: new Map(outputs.map((id, i) => [id, Math.max(0, figure(outputsAt + i).greatest)])),
+      outputAmps: new Map(outputs.map(({ id }, i) => [id, Math.max(0, figure(outputsAt + i).greatest)])),
       dies: this.readDies(figure, light),
     };
   }

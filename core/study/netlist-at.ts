@@ -1,4 +1,6 @@
 import { elementId } from '../assembly/element-id';
+import { outputElement } from '../assembly/decoder-elements';
+import { holdElement } from '../assembly/driver-elements';
 import { lower, type Lowered } from '../assembly/lower';
 import { controlsIn, isClosed, phasesOf } from './drive';
 import type { Feeding } from '../assembly/elements';
@@ -14,7 +16,10 @@ export function loweredAt(bench: Bench, state: State, feeding: Feeding = {}): Lo
     if (part.kind === 'switch') closed.set(elementId('x', part.id), isClosed(part, state));
   const [{ slices }] = phasesOf(bench, state);
   for (const { conducting } of slices)
-    for (const id of conducting) closed.set(elementId('x', 'decoder', id), true);
+    for (const id of conducting) {
+      for (const part of ['decoder', 'driver']) closed.set(outputElement(part, id), true);
+      closed.set(holdElement(id), false);
+    }
   return {
     ...lowered,
     netlist: {

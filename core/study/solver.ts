@@ -233,9 +233,11 @@ class Way {
   }
 
   private setOutputs(conducting: ReadonlySet<string>): void {
-    for (const id of this.meter.outputs) {
-      const element = elementId('x', 'decoder', id);
-      this.workspace.setSwitch(element, conducting.has(id) ? this.closed.get(element)! : OUTPUT_OFF_OHMS);
+    const set = (element: string, closed: boolean): void =>
+      this.workspace.setSwitch(element, closed ? this.closed.get(element)! : OUTPUT_OFF_OHMS);
+    for (const { id, element, held } of this.meter.outputs) {
+      set(element, conducting.has(id));
+      if (held !== null) set(held, !conducting.has(id));
     }
     for (const f of this.filaments) this.workspace.setSwitch(f.element, f.ohms);
   }

@@ -1,5 +1,7 @@
 import { functionsOn, isMoving, pressesIn } from '../supply/drivers/decoder';
 import { throttleIn, type Phase, type State } from '../supply/state';
+import { isDriven } from '../document/aspect-record';
+import { aspectIn } from './aspects';
 import { inputsOf } from './states';
 import type { Bench } from './bench';
 
@@ -21,6 +23,7 @@ export function stateWords(
     if (decoder.stepped && pressesIn(state) > 0)
       words.push(`F${decoder.stepped.function} pressed ${pressesIn(state)}×`);
   }
+  if (isDriven(bench.job)) words.push(aspectIn(bench.job, state).name);
   if (!isMoving(state)) words.push('standing');
   for (const input of inputs)
     if (input.id.startsWith('switch ') && state[input.id] === false) words.push(`${input.name} off`);

@@ -1,5 +1,7 @@
 import { inOrder } from '../document/in-order';
 import { chainOf } from '../document/line-stages';
+import { isDriven } from '../document/aspect-record';
+import { aspectInput } from './aspects';
 import { supplyKind } from '../supply';
 import { decoderInputs } from '../supply/drivers/decoder';
 import type { Input, Setting, State } from '../supply/state';
@@ -44,6 +46,7 @@ export function inputsOf({ job, supply }: Pick<Bench, 'job' | 'supply'>): Input[
   const driven = job.decoder ? decoderInputs(job.decoder) : [];
   const known = new Set(driven.map((i) => i.id));
   return [
+    ...(isDriven(job) ? [aspectInput(job)] : []),
     ...driven.filter((i) => i.with === undefined && i.id !== 'direction'),
     ...[...switchesOf(job)].map(([name, on]): Input => ({
       id: switchInput(name),

@@ -66,6 +66,9 @@ export function sortOf(part: Part): StockSort | null {
       return { key: 'switch', name: 'Switch' };
     case 'fuse':
       return { key: `fuse:${plain(part.amps)}`, name: `Fuse ${formatQuantity(part.amps, 'amp')}` };
+    // What it is put together from is listed piece by piece.
+    case 'driver':
+      return null;
     case 'decoder':
       return { key: `decoder:${part.outputs.length}`, name: `Decoder, ${part.outputs.length} outputs` };
   }

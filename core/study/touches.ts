@@ -2,6 +2,7 @@ import { formatQuantity } from '../quantity/format';
 import { FAINT_LIGHTNESS } from '../light/lamp-light';
 import { operatingPoint } from '../circuit/sweep';
 import { inOrder } from '../document/in-order';
+import { driverOf } from '../document/aspect-record';
 import { chainOf } from '../document/line-stages';
 import { terminalKey, type Assembly, type Lead, type Part, type Terminal } from '../assembly/assembly';
 import { leadsOf } from '../assembly/leads';
@@ -68,10 +69,12 @@ function testerTouches(bench: Bench): Touch[] {
     ...bench,
     assembly: {
       ...bench.assembly,
-      parts: bench.assembly.parts.map((p) => (p.kind === 'decoder' ? { ...p, unplugged: true } : p)),
+      parts: bench.assembly.parts.map((p) =>
+        p.kind === 'decoder' || p.kind === 'driver' ? { ...p, unplugged: true } : p,
+      ),
     },
   };
-  const out = job.decoder ? ' (decoder out of its socket)' : '';
+  const out = job.decoder ? ' (decoder out of its socket)' : driverOf(job) ? ' (leads off the driver)' : '';
   return [...pairs.values()].flatMap(({ ends: [one, two], names, circuits }) =>
     ([0, 1] as const).map((way): Touch => {
       const [red, black] = way === 0 ? [one, two] : [two, one];

@@ -1,4 +1,5 @@
 import { inOrder } from '../document/in-order';
+import { driverOf } from '../document/aspect-record';
 import { shines, terminalKey, type Assembly, type Lead } from '../assembly/assembly';
 import { leadsOf } from '../assembly/leads';
 import type { Fault } from '../assembly/fault';
@@ -50,6 +51,7 @@ export function wiringFaults({ job, assembly }: Bench): WiringFault[] {
       ohms: NO_OHMS,
     });
   }
+  const driving = driverOf(job) ? 'driver' : 'decoder';
   const used = new Map<string, string[]>();
   for (const line of inOrder(job.lines)) {
     const ends = leadsOf(job, line);
@@ -61,7 +63,7 @@ export function wiringFaults({ job, assembly }: Bench): WiringFault[] {
       one: ends[0].terminal,
       other: ends[1].terminal,
     });
-    if (line.from.kind === 'output' && job.decoder)
+    if (line.from.kind === 'output' && ends.some((e) => e.terminal.part === driving))
       used.set(line.from.output, [...(used.get(line.from.output) ?? []), line.id]);
   }
   const outputs = [...used.keys()];
@@ -75,8 +77,8 @@ export function wiringFaults({ job, assembly }: Bench): WiringFault[] {
         {
           kind: 'exchanged',
           leads: lines.flatMap((l) => leadsOfLine(assembly, job, l)).map((l) => l.id),
-          one: { part: 'decoder', terminal: a },
-          other: { part: 'decoder', terminal: b },
+          one: { part: driving, terminal: a },
+          other: { part: driving, terminal: b },
         },
       );
     }),

@@ -6,7 +6,11 @@ export interface Input {
   readonly id: string;
   readonly name: string;
   readonly domain:
-    | { readonly values: readonly Setting[] }
+    | {
+        readonly values: readonly Setting[];
+        /** What each is called, where it is not called by itself. */
+        readonly names?: Readonly<Record<string, string>>;
+      }
     | { readonly least: number; readonly most: number; readonly step: number };
   /** How it stands every day. */
   readonly usual: Setting;
@@ -39,6 +43,8 @@ export const undriven: readonly Phase[] = [
 ];
 
 export type Direction = 'forward' | 'reverse';
+/** Which row of a table of aspects is shown. */
+export const ASPECT = 'aspect';
 export const DIRECTION = 'direction';
 export const THROTTLE = 'throttle';
 

@@ -96,7 +96,21 @@ function lamp(part: Extract<Part, { kind: 'lamp' }>, body: LampBodyName | null):
   };
 }
 
-function decoder(used: ReadonlySet<string>): PartPicture {
+/** A board as it looks: what feeds it enters below, what goes to the lamps leaves above. */
+function board(
+  used: ReadonlySet<string>,
+  {
+    terminals,
+    fed,
+    name,
+    paint,
+  }: {
+    readonly terminals: readonly string[];
+    readonly fed: readonly string[];
+    readonly name: string;
+    paint(terminal: string): string | null;
+  },
+): PartPicture {
   const at = new Map<string, Leg>();
   const row = (terminals: readonly string[], below: boolean): string => {
     const y = below ? 24 : -24;
@@ -104,16 +118,12 @@ function decoder(used: ReadonlySet<string>): PartPicture {
       .map((t, i) => {
         const x = (i - (terminals.length - 1) / 2) * 34;
         at.set(t, { x, y, dx: 0, dy: Math.sign(y) });
-        const colour = t.startsWith('out')
-          ? standardColour(t as `out${number}`)
-          : (t as keyof typeof wirePaint);
-        return `<rect x="${x - 6}" y="${below ? 15 : -24}" width="12" height="9" fill="${colour ? wirePaint[colour] : STEEL}"/>${text(x, below ? 11 : -4, t.replace('out', 'out '), 10, '#f6f2e9')}`;
+        return `<rect x="${x - 6}" y="${below ? 15 : -24}" width="12" height="9" fill="${paint(t) ?? STEEL}"/>${text(x, below ? 11 : -4, t.replace('out', 'out '), 10, '#f6f2e9')}`;
       })
       .join('');
   };
-  // What comes from the track enters below, what goes to the lamps leaves above.
-  const track = ['red', 'black'].filter((t) => used.has(t));
-  const outputs = terminalsOf.decoder.filter((t) => used.has(t) && !track.includes(t));
+  const track = fed.filter((t) => used.has(t));
+  const outputs = terminals.filter((t) => used.has(t) && !track.includes(t));
   const width = Math.max(120, outputs.length * 34 + 20);
   const pads = [row(outputs, false), row(track, true)];
   return {
@@ -121,9 +131,22 @@ function decoder(used: ReadonlySet<string>): PartPicture {
     height: 56,
     svg: `<rect x="${-width / 2}" y="-24" width="${width}" height="48" rx="3" fill="#25352f"/>${pads.join('')}`,
     legs: at,
-    words: ['Decoder'],
+    words: [name],
   };
 }
+
+const decoder = (used: ReadonlySet<string>): PartPicture =>
+  board(used, {
+    terminals: terminalsOf.decoder,
+    fed: ['red', 'black'],
+    name: 'Decoder',
+    paint(t) {
+      const colour = t.startsWith('out')
+        ? standardColour(t as `out${number}`)
+        : (t as keyof typeof wirePaint);
+      return colour && wirePaint[colour];
+    },
+  });
 
 /**
  * A part as it looks: bands and value of a resistor, stripe and legs of an electrolytic, the band of a
@@ -226,6 +249,13 @@ export function partPicture(
       };
     case 'decoder':
       return decoder(used);
+    case 'driver':
+      return board(used, {
+        terminals: terminalsOf.driver,
+        fed: ['right', 'left'],
+        name: part.label,
+        paint: () => null,
+      });
     case 'rails':
     case 'tester':
       return {

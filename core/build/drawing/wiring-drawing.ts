@@ -66,7 +66,9 @@ function rowsOf(
     rows.push(chunk);
     rows.push(chunk.flatMap((l) => own.get(l.lamp!) ?? []));
   }
-  const shared = assembly.parts.filter((p) => p.lamp === null && p.kind !== 'rails' && p.kind !== 'decoder');
+  const shared = assembly.parts.filter(
+    (p) => p.lamp === null && !['rails', 'decoder', 'driver'].includes(p.kind),
+  );
   rows.push(
     ...lines(
       shared.filter((p) => p.circuit !== null),
@@ -81,7 +83,7 @@ function rowsOf(
       pictures,
     ),
   );
-  rows.push(assembly.parts.filter((p) => p.kind === 'decoder'));
+  rows.push(assembly.parts.filter((p) => p.kind === 'decoder' || p.kind === 'driver'));
   rows.push(assembly.parts.filter((p) => p.kind === 'rails'));
   return rows.filter((r) => r.length > 0);
 }

@@ -56,6 +56,9 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
     const facts = orderFactsOf(job.kind);
     const times = job.progress.count;
     for (const part of assembly.parts) {
+      if (part.kind === 'driver')
+        for (const { key, name, count, price } of part.needs)
+          add({ key, name, priceEach: ownPrice(layout, key) ?? price }, times * count, 0, []);
       const sort = sortOf(part);
       if (!sort) continue;
       const body = shines(part) ? facts.lampBody(job, part.lamp!) : null;

@@ -14,7 +14,7 @@ export interface Ends {
   readonly tasks: ReadonlySet<string>;
 }
 
-const far = (part: Part): boolean => part.kind === 'rails' || part.kind === 'decoder';
+const far = (part: Part): boolean => ['rails', 'decoder', 'driver'].includes(part.kind);
 /** A resistor that a lamp has of its own but that did not pass what the lamp’s leads go through. */
 const late = (part: Part): boolean => part.kind === 'resistor' && part.lamp !== null && part.place === null;
 

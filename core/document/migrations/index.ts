@@ -24,6 +24,9 @@ const toSeventh = (old: Plain): Plain => ({
   version: 7,
 });
 
+/** Version 8: signals and crossings, with their aspects and what drives them. Nothing of before differs. */
+const toEighth = (old: Plain): Plain => ({ ...old, version: 8 });
+
 /** How a file of version N becomes one of version N + 1, by N. */
 export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
   1: toSecond,
@@ -32,6 +35,7 @@ export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
   4: toFifth,
   5: toSixth,
   6: toSeventh,
+  7: toEighth,
 };
 
 /**

@@ -1,0 +1,67 @@
+import { lazy, type FunctionComponent } from 'react';
+import { FAINT_LIGHTNESS } from '../../core/light/lamp-light';
+import { isDriven, type Driven } from '../../core/document/aspect-record';
+import { aspectIn } from '../../core/study/aspects';
+import { build, buildPictures } from './shared-build';
+import { aspects, behaviour, circuit, proof, states } from './shared-pictures';
+import { drivenStageOf, drivenStages } from './driven-stages';
+import { StageFigures } from './stage-figures';
+import type { AnyJob } from '../../core/document/layout';
+import type { BenchStage, Face, PanelProps } from '../kinds/face';
+
+type StageId = (typeof drivenStages)[number]['id'];
+
+interface DrivenFaceOf<J extends AnyJob & Driven> {
+  readonly Brief: FunctionComponent<PanelProps<J>>;
+  readonly Lamps: FunctionComponent<PanelProps<J>>;
+  readonly Scene: FunctionComponent<PanelProps<J>>;
+}
+
+/** The face of a kind that shows aspects: what is shared by all of them, and the little that is its own. */
+export function drivenFace<J extends AnyJob & Driven>({ Brief, Lamps, Scene }: DrivenFaceOf<J>): Face<J> {
+  const panels: Readonly<Record<StageId, Pick<BenchStage<J>, 'Panel' | 'picture'>>> = {
+    brief: { Panel: Brief, picture: 'aspects' },
+    power: {
+      Panel: lazy(async () => ({
+        default: (await import('../panels/driven/driver-panel')).DriverPanel,
+      })) as BenchStage<J>['Panel'],
+      picture: 'circuit',
+    },
+    lamps: { Panel: Lamps, picture: 'aspects' },
+    aspects: {
+      Panel: lazy(async () => ({
+        default: (await import('../panels/driven/aspects-panel')).AspectsPanel,
+      })) as BenchStage<J>['Panel'],
+      picture: 'aspects',
+    },
+    circuit: {
+      Panel: lazy(async () => ({
+        default: (await import('../panels/driven/outputs-panel')).OutputsPanel,
+      })) as BenchStage<J>['Panel'],
+      picture: 'circuit',
+    },
+    try: {
+      Panel: lazy(async () => ({ default: (await import('../panels/try/try-panel')).TryPanel })),
+      picture: 'behaviour',
+    },
+    proof: {
+      Panel: lazy(async () => ({ default: (await import('../panels/proof-panel')).ProofPanel })),
+      picture: 'proof',
+    },
+    build,
+  };
+  return {
+    stages: drivenStages.map((s) => ({ ...s, ...panels[s.id] })),
+    opensAt: 'aspects',
+    stageOf: drivenStageOf,
+    pictures: [aspects, circuit, behaviour, states, proof, ...buildPictures],
+    Scene,
+    Figures: StageFigures as FunctionComponent<PanelProps<J>>,
+    says({ readings, bench, state }) {
+      const lit = readings?.dies.filter((d) => d.lightness >= FAINT_LIGHTNESS).length ?? 0;
+      const { job } = bench;
+      const name = isDriven(job) ? aspectIn(job, state).name : '';
+      return `${name}, ${lit === 0 ? 'dark' : `${lit} ${lit === 1 ? 'lamp' : 'lamps'} lit`}`;
+    },
+  };
+}

@@ -1,0 +1,106 @@
+import { formatQuantity } from '../../quantity/format';
+import { bulbs } from '../../part/bulb';
+import { inOrder } from '../../document/in-order';
+import { spotIn, signalSize } from './head';
+import { HOLE_DEGREES } from './usual-passages';
+import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
+import type { SignalRecord } from './record';
+
+/** Minutes of each sort of work (common practice, no source). */
+const DRILL = 2;
+const ANGLED = 4;
+const HOODS = 3;
+const PAINT = 5;
+const PAINT_DRIES = 60;
+
+const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 2 });
+
+/** Holes first, the one into the post at an angle; hoods and paint, then lamps, then leads down the post. */
+export const signalOrder: OrderFacts<SignalRecord> = {
+  opening: () => null,
+  works(_, job) {
+    const lamps = Object.keys(job.lamps);
+    const { head } = job;
+    const works: BodyWork[] = [
+      {
+        id: 'drill-board',
+        does: `Drill the board for the post, ${mm(head.postMillimetres)}`,
+        says: 'Upright: a post leans as its hole does.',
+        tool: 'drill',
+        lamps,
+        before: 'threading',
+        minutes: DRILL,
+        dryMinutes: 0,
+        undone: 'cannot',
+      },
+    ];
+    if (head.mount === 'post')
+      works.push({
+        id: 'drill-post',
+        does: `Drill into the post behind the head, ${mm(head.boreMillimetres)}, at ${HOLE_DEGREES}° downwards`,
+        says: 'Flat filed first, so that the drill does not wander; the edge broken with a larger drill by hand, or it skins the leads. A thin wire pushed up from the foot shows that the way is free.',
+        tool: 'drill',
+        lamps,
+        before: 'threading',
+        minutes: ANGLED,
+        dryMinutes: 0,
+        undone: 'cannot',
+      });
+    if (head.hoodMillimetres > 0)
+      works.push({
+        id: 'hoods',
+        does: `Fit ${lamps.length === 1 ? 'the hood' : `${lamps.length} hoods`}, ${mm(head.hoodMillimetres)} deep`,
+        says: 'Before the lamps: behind a lamp nothing can be cleared of glue.',
+        tool: 'hands',
+        lamps,
+        before: 'fixing',
+        minutes: HOODS * lamps.length,
+        dryMinutes: 0,
+        undone: 'can',
+      });
+    works.push({
+      id: 'paint',
+      does: 'Paint head and post',
+      says: 'Black inside the head too: light that creeps from lens to lens shows two aspects.',
+      tool: 'brush',
+      lamps,
+      before: 'fixing',
+      minutes: PAINT,
+      dryMinutes: PAINT_DRIES,
+      undone: 'can',
+    });
+    return works;
+  },
+  fixing: () => ({
+    does: 'Set the lamps behind their lenses',
+    says: 'A drop that sets clear; superglue fogs a lens. Each aspect tried once before it sets.',
+    by: 'glue',
+  }),
+  placeName: () => 'the head',
+  bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
+  lampBody: () => null,
+  templates(_, job) {
+    const { width, top } = signalSize(job);
+    return [
+      {
+        id: 'head',
+        name: 'Head from the front',
+        says: `Lenses of ${mm(job.head.lensMillimetres)}, ${mm(job.head.spacingMillimetres)} from one to the next.`,
+        widthMillimetres: width,
+        heightMillimetres: top,
+        marks: inOrder(job.lamps).map((lamp) => {
+          const { x, y } = spotIn(job, lamp.id);
+          return {
+            kind: 'hole',
+            x: width / 2 + x,
+            y: top - y,
+            millimetres: job.head.lensMillimetres,
+            label: lamp.name,
+          };
+        }),
+      },
+    ];
+  },
+  slack: () => 'Leave a loop under the board, so that the signal lifts out.',
+  thinShell: () => false,
+};

@@ -1,0 +1,128 @@
+import { inOrder } from '../document/in-order';
+import { lampType } from '../document/lamp-type';
+import { lineFrom } from '../document/line-stages';
+import { usualCircuit } from '../document/usual-circuit';
+import { usualDriver, usualFeed, type DriverRecord } from '../document/driver-record';
+import { bulbs } from '../part/bulb';
+import { candelaAhead } from '../light/lamp-light';
+import { supplyKind, type Supply } from '../supply';
+import { driverKind } from '../supply/drivers';
+import { outputOf } from './aspects';
+import { firstResistor } from './first-resistor';
+import type { Draft } from 'immer';
+import type { Driven } from '../document/aspect-record';
+import type { JobCore } from '../document/job-record';
+import type { LampCore } from '../document/lamp-record';
+import type { Layout } from '../document/layout';
+import type { LedPart } from '../part/led';
+
+/** What the least bright lamp of a signal is given, in amperes: a lamp that is looked at straight wants little (common practice, no source). */
+export const SIGNAL_AMPS = 3e-3;
+/** A silicon bridge takes two junctions. */
+const BRIDGE_VOLTS = 1.4;
+/** Share of what an output bears that is asked of it. */
+const GIVEN_SHARE = 0.8;
+/** The line of lamps that nothing switches. */
+const ALWAYS = 'always';
+
+type Job = JobCore & Driven;
+
+/** Volts of a supply that its driver, with what stands before it, keeps from the lamps. */
+export function takenByDriver(driver: DriverRecord | null, supply: Supply): number {
+  const kind = supplyKind(supply);
+  if (!driver) return kind.changesSides ? BRIDGE_VOLTS / 2 : 0;
+  const left = kind.highestVolts(supply) - (driver.feed.bridge ? BRIDGE_VOLTS : 0);
+  const own = driverKind(driver).build(driver).ownVolts;
+  return kind.highestVolts(supply) - (own === null ? left : Math.min(own, left));
+}
+
+/** A driver of a kind, fed as a supply asks for: a bridge where it changes sides, a reservoir on AC. */
+export const driverOn = (kind: DriverRecord['kind'], supply: Supply, lamps: number): DriverRecord =>
+  usualDriver(
+    kind,
+    usualFeed(supplyKind(supply).changesSides && kind !== 'contacts', supply.kind === 'ac-track'),
+    lamps,
+  );
+
+/** Intensity ahead for each ampere of a lamp, in candela. */
+const candelaPerAmp = ({ lumens, testAmps, beamDegrees }: LedPart): number =>
+  candelaAhead(lumens, beamDegrees, 0, 1) / testAmps;
+
+/**
+ * Current for a lamp so that it is as bright ahead as the dimmest of its fellows is at the usual
+ * current of a signal, in amperes.
+ */
+export function alikeAmps(layout: Layout, lamps: readonly Pick<LampCore, 'part'>[], part: string): number {
+  const types = lamps.flatMap((l) => (Object.hasOwn(bulbs, l.part) ? [] : [lampType(layout, l.part)]));
+  if (Object.hasOwn(bulbs, part) || types.length === 0) return SIGNAL_AMPS;
+  const aim = SIGNAL_AMPS * Math.min(...types.map(candelaPerAmp));
+  return aim / candelaPerAmp(lampType(layout, part));
+}
+
+/**
+ * Hangs the lamps of a job on the outputs of its driver, each output a line with a circuit of its own,
+ * each lamp limited so that all look alike; on the supply itself where nothing switches them. Lamps for
+ * which the driver has no output stay loose.
+ * @param outputOf which output a lamp goes to, from 1
+ */
+export function hangOnDriver(
+  layout: Layout,
+  job: Draft<Job>,
+  outputOf: (lampId: string) => number,
+  names: (output: number) => string,
+): void {
+  const supply = layout.supplies[job.supplyId];
+  const lamps = inOrder<LampCore>(job.lamps);
+  for (const lamp of Object.values<Draft<LampCore>>(job.lamps)) lamp.circuitId = null;
+  const taken = takenByDriver(job.driver, supply);
+  job.lines = {};
+  job.circuits = {};
+  const build = job.driver && driverKind(job.driver).build(job.driver);
+  for (const output of [...new Set(lamps.map((l) => outputOf(l.id)))].sort((a, b) => a - b)) {
+    const own = lamps.filter((l) => outputOf(l.id) === output);
+    if (build && !build.outputs.some((o) => o.id === `out${output}`)) continue;
+    const lineId = job.driver ? `line-${output}` : ALWAYS;
+    const id = `output-${output}`;
+    job.lines[lineId] = lineFrom(
+      job.driver
+        ? { kind: 'output', output: `out${output}`, returnTo: 'common' }
+        : { kind: 'supply', tap: 'board' },
+      output,
+      names(output),
+    );
+    const limit = build?.outputs[output - 1]?.limitAmps ?? Infinity;
+    const amps = Math.min(alikeAmps(layout, lamps, own[0].part), (GIVEN_SHARE * limit) / own.length);
+    const type = Object.hasOwn(bulbs, own[0].part)
+      ? lampType(layout, 'white-warm')
+      : lampType(layout, own[0].part);
+    job.circuits[id] = usualCircuit(output, names(output), lineId, {
+      ...firstResistor(supply, type, amps, 1, taken),
+      senses: 'as-they-shine',
+    });
+    for (const lamp of own) (job.lamps as Record<string, Draft<LampCore>>)[lamp.id].circuitId = id;
+  }
+}
+
+/** Changes what drives a job: outputs keep their lamps, and what limits each is chosen anew for what it gives. */
+export function setDriver(layout: Layout, job: Draft<Job>, driver: DriverRecord | null): void {
+  const before = new Map(Object.keys(job.lamps).map((id) => [id, outputNumber(job, id)]));
+  const names = new Map(
+    Object.keys(job.lamps).flatMap((id) => {
+      const circuitId = (job.lamps as Record<string, LampCore>)[id].circuitId;
+      return circuitId === null ? [] : [[outputNumber(job, id), job.circuits[circuitId].name] as const];
+    }),
+  );
+  job.driver = driver;
+  hangOnDriver(
+    layout,
+    job,
+    (id) => before.get(id)!,
+    (n) => names.get(n) ?? `Output ${n}`,
+  );
+}
+
+/** Number of the output a lamp hangs on; 1 where it hangs on none. */
+function outputNumber(job: Pick<JobCore, 'lamps' | 'circuits' | 'lines'>, lampId: string): number {
+  const output = outputOf(job, lampId);
+  return output === null ? 1 : Number(output.slice(3));
+}

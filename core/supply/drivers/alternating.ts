@@ -1,0 +1,61 @@
+import {
+  flashes,
+  halvesOf,
+  inHalves,
+  numbered,
+  type DriverFeed,
+  type DriverKind,
+  type SwitchedSide,
+} from './driver-kind';
+
+/** A flashing decoder: two outputs in turn, at a rate it can be set to. */
+export interface Alternating {
+  readonly kind: 'alternating';
+  readonly feed: DriverFeed;
+  readonly switches: SwitchedSide;
+  /** Flashes of each lamp in a minute. */
+  readonly perMinute: number;
+  /** It can be set to show its outputs steady. */
+  readonly steadyToo: boolean;
+  readonly limitAmps: number;
+}
+
+/** Typical, from memory. */
+const ON_OHMS = 5;
+const OWN_AMPS = 0.015;
+const PRICE = 15;
+
+export const alternating: DriverKind<Alternating> = {
+  kind: 'alternating',
+  name: 'Flashing decoder',
+  says: 'two outputs that flash in turn',
+  build: ({ limitAmps, switches }) => ({
+    outputs: numbered(2, limitAmps),
+    totalAmps: 2 * limitAmps,
+    switches,
+    onOhms: ON_OHMS,
+    ownAmps: OWN_AMPS,
+    heldWhenOff: false,
+    ownVolts: null,
+  }),
+  perMinute: (record) => record.perMinute,
+  drive({ perMinute, steadyToo }, asked) {
+    const halves = halvesOf(perMinute);
+    if (asked.size === 0 || steadyToo || flashes(asked)) return inHalves(asked, halves);
+    return inHalves(
+      new Map([
+        ['out1', 'flash'],
+        ['out2', 'flash-other'],
+      ]),
+      halves,
+    );
+  },
+  cannot({ steadyToo }, asked) {
+    if (asked.size === 0 || steadyToo) return null;
+    const shows = [...asked.values()];
+    if (shows.some((s) => s === 'steady'))
+      return 'it only alternates: a lamp that is to stand steady flashes, and its fellow with it';
+    return null;
+  },
+  needs: () => [{ key: 'alternating', name: 'Flashing decoder', count: 1, price: PRICE }],
+};

@@ -1,0 +1,106 @@
+import { undriven, type Phase } from '../state';
+
+/** How a lamp shows in an aspect: all the time, in the first half of a flash, or in the other. */
+export type Show = 'steady' | 'flash' | 'flash-other';
+
+/** What a driver is asked to show: the outputs that are lit, each with how; the others are dark. */
+export type Asked = ReadonlyMap<OutputId, Show>;
+export type OutputId = `out${number}`;
+
+/** One output of a driver, as lamps hang on it. */
+export interface DriverOutput {
+  readonly id: OutputId;
+  readonly name: string;
+  readonly limitAmps: number;
+}
+
+/** What feeds a driver, before its outputs: a bridge of its own where its supply changes sides, and a reservoir. */
+export interface DriverFeed {
+  readonly bridge: boolean;
+  /** 0 for none. */
+  readonly farads: number;
+}
+
+/** Which side of the lamps the outputs of a driver switch: their minus (lamps share plus), or their plus. */
+export type SwitchedSide = 'minus' | 'plus';
+
+/** A driver as its lamps see it. */
+export interface DriverBuild {
+  readonly outputs: readonly DriverOutput[];
+  /** For all outputs together. */
+  readonly totalAmps: number;
+  readonly switches: SwitchedSide;
+  /** Resistance of an output that conducts. */
+  readonly onOhms: number;
+  /** What it takes for itself. */
+  readonly ownAmps: number;
+  /** An output that is off is held at the other side, as pins of a small computer are. */
+  readonly heldWhenOff: boolean;
+  /** Its outputs and its common come from a regulator of its own with so many volts; null for the supply's. */
+  readonly ownVolts: number | null;
+}
+
+/** A part that a driver is put together from or that is bought for it, with how many and a typical price (common practice, no source). */
+export interface DriverNeed {
+  readonly key: string;
+  readonly name: string;
+  readonly count: number;
+  readonly price: number;
+}
+
+/** What every kind of driver answers; one file a kind, listed in `index.ts`. */
+export interface DriverKind<R> {
+  readonly kind: string;
+  readonly name: string;
+  /** In a few words. */
+  readonly says: string;
+  build(record: R): DriverBuild;
+  /** How often a lamp that flashes is lit in a minute; null for what cannot flash. */
+  perMinute(record: R): number | null;
+  /** What it does when it is asked: its phases. What it cannot do it does as nearly as its make allows. */
+  drive(record: R, asked: Asked): readonly Phase[];
+  /** Why it cannot show what it is asked for, in half a sentence; null where it can. */
+  cannot(record: R, asked: Asked): string | null;
+  needs(record: R): readonly DriverNeed[];
+}
+
+/** Numbers the outputs of a driver. */
+export const numbered = (
+  count: number,
+  limitAmps: number,
+  name: (n: number) => string = (n) => `Output ${n}`,
+): DriverOutput[] =>
+  Array.from({ length: count }, (_, i) => ({ id: `out${i + 1}`, name: name(i + 1), limitAmps }));
+
+/** One phase in which outputs conduct. */
+export const steadily = (outputs: Iterable<OutputId>): readonly Phase[] => {
+  const conducting = new Set(outputs);
+  return conducting.size === 0 ? undriven : [{ id: '', seconds: 1, slices: [{ share: 1, conducting }] }];
+};
+
+/**
+ * Two phases, the halves of a flash, with what is steady in both; one where nothing flashes.
+ * @param seconds of the first and of the other half
+ */
+export function inHalves(asked: Asked, seconds: readonly [number, number]): readonly Phase[] {
+  const lit = [...asked];
+  if (lit.every(([, show]) => show === 'steady')) return steadily(asked.keys());
+  return (['first half', 'second half'] as const).map((id, i) => ({
+    id,
+    seconds: seconds[i],
+    slices: [
+      {
+        share: 1,
+        conducting: new Set(
+          lit.filter(([, s]) => s === 'steady' || s === (i === 0 ? 'flash' : 'flash-other')).map(([o]) => o),
+        ),
+      },
+    ],
+  }));
+}
+
+/** Halves of a flash that comes so often in a minute, each as long as the other. */
+export const halvesOf = (perMinute: number): [number, number] => [30 / perMinute, 30 / perMinute];
+
+/** Whether anything that is asked for flashes. */
+export const flashes = (asked: Asked): boolean => [...asked.values()].some((s) => s !== 'steady');

@@ -1,0 +1,110 @@
+import fc from 'fast-check';
+import { change } from '../core/document/patch';
+import { newCrossing } from '../core/kinds/crossing/make';
+import { crossingIn } from '../core/kinds/crossing/jobs';
+import { newSignal } from '../core/kinds/signal/make';
+import { signalIn } from '../core/kinds/signal/jobs';
+import { practices, type PracticeName } from '../core/kinds/signal/practices';
+import { driverKinds, type DriverKindName } from '../core/supply/drivers';
+import { quayside } from './scenery';
+import type { Driven } from '../core/document/aspect-record';
+import type { Layout } from '../core/document/layout';
+
+/** Ids of the jobs that are meant in the layouts made here. */
+export const drivenId = { signal: 'signal', crossing: 'crossing' } as const;
+
+export const practiceNames = Object.keys(practices) as PracticeName[];
+export const driverNames = Object.keys(driverKinds) as DriverKindName[];
+/** What drivers are fed from. */
+export const driverSupplies = [
+  'bus-5',
+  'bus-12',
+  'bus-16',
+  'bus-24',
+  'controller',
+  'ac',
+  'dcc',
+  'pack',
+] as const;
+
+/** What may be wrong with what shows aspects: driver, common, resistors, a lamp turned, an aspect that is another's. */
+const mischief = fc.record({
+  supply: fc.constantFrom(...driverSupplies),
+  driver: fc.constantFrom(...driverNames),
+  common: fc.constantFrom('anode' as const, 'cathode' as const),
+  turnedCommon: fc.constantFrom(false, false, false, true),
+  ohms: fc.option(fc.constantFrom(47, 150, 1000, 10_000), { freq: 2 }),
+  reversed: fc.constantFrom(false, false, true),
+  alike: fc.constantFrom(false, false, false, true),
+  perMinute: fc.option(fc.constantFrom(10, 120, 400), { freq: 2 }),
+});
+type Mischief = typeof mischief extends fc.Arbitrary<infer M> ? M : never;
+
+function spoil(layout: Layout, jobId: string, m: Mischief): Layout {
+  return change(layout, (draft) => {
+    const job = draft.jobs[jobId];
+    const driven = job as unknown as Driven;
+    const [first] = Object.values(job.circuits);
+    if (m.ohms !== null) first.ohms = m.ohms;
+    if (m.reversed) Object.values(job.lamps)[0].reversed = true;
+    if (m.turnedCommon) driven.common = driven.common === 'anode' ? 'cathode' : 'anode';
+    const aspects = Object.values(driven.aspects);
+    if (m.alike && aspects.length > 1) aspects[1].lamps = { ...aspects[0].lamps };
+    if (m.perMinute !== null && driven.driver && 'perMinute' in driven.driver)
+      driven.driver.perMinute = m.perMinute;
+  }).layout;
+}
+
+/** Signals of every practice on every driver and supply, some of them badly. */
+export const generatedSignals: fc.Arbitrary<Layout> = fc
+  .record({
+    practice: fc.constantFrom(...practiceNames),
+    mount: fc.constantFrom('post' as const, 'bracket' as const),
+    bore: fc.constantFrom(0.4, 1, 2),
+    m: mischief,
+  })
+  .map(({ practice, mount, bore, m }) => {
+    const { layout, jobId } = newSignal(quayside(), {
+      practice,
+      name: 'Generated',
+      supply: { id: m.supply },
+      driver: m.driver,
+      common: m.common,
+    });
+    return spoil(
+      change(layout, (draft) => {
+        const { head, passages } = signalIn(draft, jobId);
+        head.mount = mount;
+        if ('post' in passages) passages.post.boreMillimetres = bore;
+      }).layout,
+      jobId,
+      m,
+    );
+  });
+
+/** Crossings of one post or two, with barriers or without, on every driver and supply. */
+export const generatedCrossings: fc.Arbitrary<Layout> = fc
+  .record({
+    posts: fc.integer({ min: 1, max: 2 }),
+    barriers: fc.boolean(),
+    bell: fc.boolean(),
+    hood: fc.constantFrom(0, 2),
+    m: mischief,
+  })
+  .map(({ posts, barriers, bell, hood, m }) => {
+    const { layout, jobId } = newCrossing(quayside(), {
+      name: 'Generated',
+      posts,
+      barriers,
+      bell,
+      part: 'red',
+      supply: { id: m.supply },
+      driver: m.driver,
+      common: m.common,
+    });
+    return spoil(
+      change(layout, (draft) => void (crossingIn(draft, jobId).road.hoodMillimetres = hood)).layout,
+      jobId,
+      m,
+    );
+  });
