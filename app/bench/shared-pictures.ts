@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { isDriven } from '../../core/document/aspect-record';
+import { driverOf, isDriven } from '../../core/document/aspect-record';
 import { isScenery } from '../../core/document/scenery-record';
 import { shinesOf } from '../../core/kinds/shines';
 import { statesOf } from '../../core/study/states';
@@ -88,4 +88,15 @@ export const aspects: BenchPicture<AnyJob> = {
     default: (await import('../drawings/driven/aspects-picture')).AspectsPicture,
   })),
   when: ({ job }) => isDriven(job),
+};
+
+/** Where two transistors drive: how it runs from power on, and parts for another rate. */
+export const flasher: BenchPicture<AnyJob> = {
+  id: 'flasher',
+  name: 'Flasher',
+  savesItself: true,
+  Picture: lazy(async () => ({
+    default: (await import('../drawings/driven/flasher-picture')).FlasherPicture,
+  })),
+  when: ({ job }) => driverOf(job)?.kind === 'flasher',
 };

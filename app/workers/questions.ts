@@ -9,6 +9,8 @@ import { rideStudy, type RideStudy } from '../../core/study/ride';
 import { Solver, usualReadings } from '../../core/study/solver';
 import { usualState } from '../../core/study/states';
 import { throttleSweep, type ThrottleSweep } from '../../core/study/throttle-sweep';
+import { flasherRun, type FlasherRun } from '../../core/study/flasher-run';
+import { flasherParts, type FlasherParts } from '../../core/study/flasher-search';
 import { trimmerTravel, type TrimmerTravel } from '../../core/study/trimmer-travel';
 import { truthTable, type TruthTable } from '../../core/study/truth-table';
 import type { Ordered } from '../../core/build/order/order';
@@ -82,6 +84,11 @@ export const questions = {
   hookUpWays: async (layout: Layout, { jobId }: OfJob): Promise<HookUpWay[]> =>
     (await import('../../core/study/hook-up-ways')).hookUpWays(layout, jobId),
   /** What each trimmer of a job does over its travel. */
+  flasher: (layout: Layout, of: OfJob): FlasherRun | null => flasherRun(laid(layout, of)),
+  flasherParts: (
+    layout: Layout,
+    of: OfJob & { readonly perMinute: number; readonly amps: number },
+  ): FlasherParts[] => flasherParts(laid(layout, of), of.perMinute, of.amps),
   trimmers: (layout: Layout, of: OfJob): TrimmerTravel[] => trimmerTravel(laid(layout, of)),
   judge: (layout: Layout, { jobId, supplyId, asked }: OfJob & { readonly asked: Asked }): Steps<Finding[]> =>
     checkJobInSteps(layout, jobId, { supplyId }, asked),

@@ -7,7 +7,7 @@ import { showsAspects, viewOf } from './driven';
 import { rule } from './finding';
 
 /** Brighter than a bare white lamp at 10 mA by this share is glaring in the dark (common practice, no source). */
-const GLARING = 130;
+const GLARING = 115;
 
 /** A lamp of a signal that glares by night. */
 export const aspectGlares = rule({

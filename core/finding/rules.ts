@@ -6,6 +6,7 @@ import { aspectGlares } from './aspect-glares';
 import { commonSide } from './common-side';
 import { breaksFirst } from './breaks-first';
 import { flashRate } from './flash-rate';
+import { flasherBase, flasherStarts } from './flasher-throws';
 import { builtIn } from './built-in';
 import { bulbVolts } from './bulb-volts';
 import { cellHours } from './cell-hours';
@@ -54,6 +55,8 @@ export const rules: readonly Rule[] = [
   aspectDark,
   aspectsAlike,
   flashRate,
+  flasherStarts,
+  flasherBase,
   noCurrentLimit,
   reservoirBackwards,
   reservoirRating,

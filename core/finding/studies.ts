@@ -7,6 +7,7 @@ import { rideStudy, type RideStudy } from '../study/ride';
 import { Solver } from '../study/solver';
 import { usualState } from '../study/states';
 import { aspectLooks, type AspectLook } from '../study/aspect-looks';
+import { flasherRun, type FlasherRun } from '../study/flasher-run';
 import { throttleSweep, type ThrottleSweep } from '../study/throttle-sweep';
 import { trimmerTravel, type TrimmerTravel } from '../study/trimmer-travel';
 import { truthTable, type TruthRow, type UnsolvedState } from '../study/truth-table';
@@ -35,6 +36,8 @@ export interface Studies {
   readonly trimmers: readonly TrimmerTravel[];
   /** Each aspect as an eye sees it; none for what shows no aspects. */
   readonly aspects: readonly AspectLook[];
+  /** Null for what no flasher drives. */
+  readonly flasher: FlasherRun | null;
   /** Null where nothing is charged. */
   readonly inrush: InrushStudy | null;
   /** Null for what runs on no rails. */
@@ -57,6 +60,7 @@ export const paceOf: Readonly<Record<StudyName, Pace>> = {
   noLoad: 'soon',
   sweep: 'soon',
   trimmers: 'soon',
+  flasher: 'slow',
   inrush: 'slow',
   ride: 'slow',
   cellLife: 'slow',
@@ -111,6 +115,8 @@ export class StudyDesk {
         return groundPool(bench, this.get('now'));
       case 'aspects':
         return aspectLooks(bench, solver);
+      case 'flasher':
+        return flasherRun(bench);
       case 'trimmers':
         return trimmerTravel(bench);
       case 'inrush':

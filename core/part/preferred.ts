@@ -59,5 +59,16 @@ export function nearestPair(ohms: number): ResistorPair {
   return best!;
 }
 
+/** The preferred values between two bounds, both included, ascending. */
+export const preferredBetween = (least: number, most: number, series: SeriesName): number[] => {
+  const found: number[] = [];
+  for (let power = Math.floor(Math.log10(least)) - 1; 10 ** (power + 1) <= most; power++)
+    for (const d of decades[series]) {
+      const value = Number(`${d}e${power}`);
+      if (value >= least && value <= most) found.push(value);
+    }
+  return found;
+};
+
 /** The preferred values of one decade, 10 to below 100 (IEC 60063). */
 export const preferredIn = (series: SeriesName): readonly number[] => decades[series];

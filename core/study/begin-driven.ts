@@ -17,7 +17,7 @@ import type { Layout } from '../document/layout';
 import type { LedPart } from '../part/led';
 
 /** What the least bright lamp of a signal is given, in amperes: a lamp that is looked at straight wants little (common practice, no source). */
-export const SIGNAL_AMPS = 3e-3;
+export const SIGNAL_AMPS = 5e-3;
 /** A silicon bridge takes two junctions. */
 const BRIDGE_VOLTS = 1.4;
 /** Share of what an output bears that is asked of it. */

@@ -1,5 +1,4 @@
-import { useId } from 'react';
-import { useMemo } from 'react';
+import { useId, useMemo } from 'react';
 import { isDriven } from '../../../core/document/aspect-record';
 import { screenColour } from '../../../core/light/colour';
 import { aspectLooks, type AspectLook } from '../../../core/study/aspect-looks';
@@ -14,8 +13,11 @@ import './aspects.css';
 /** Room round the lamps of a head, in spacings of a millimetre, and the least a head is drawn across. */
 const ROOM = 5;
 const LEAST_ACROSS = 16;
-/** Radius of a lamp on the picture, in millimetres. */
+/** Radius of a lamp on the picture, in millimetres, and the least over the width of all. */
 const LAMP = 1.4;
+const LEAST_SHARE = 1 / 45;
+/** Lamps whose current is listed below a picture. */
+const MOST_LISTED = 4;
 
 /** Every aspect side by side as it looks in the dark, with what each lamp gets; a press shows one on the stage. */
 export function AspectsPicture({ layout, jobId, solved, onState }: PictureProps) {
@@ -49,7 +51,7 @@ export function AspectsPicture({ layout, jobId, solved, onState }: PictureProps)
             {look.seen.length === 0 ? (
               <small>dark</small>
             ) : (
-              look.seen.map((s) => (
+              look.seen.slice(0, MOST_LISTED).map((s) => (
                 <small key={s.lampId}>
                   {names.get(s.lampId)}
                   {s.shows === 'flash' ? ', flashing' : ''}:{' '}
@@ -57,6 +59,7 @@ export function AspectsPicture({ layout, jobId, solved, onState }: PictureProps)
                 </small>
               ))
             )}
+            {look.seen.length > MOST_LISTED && <small>and {look.seen.length - MOST_LISTED} more</small>}
           </span>
         </button>
       ))}
@@ -81,6 +84,7 @@ function Head({
   const right = Math.max(...spots.map((s) => s.along)) + ROOM;
   const across = Math.max(LEAST_ACROSS, right - left);
   const middle = (left + right) / 2;
+  const radius = Math.max(LAMP, across * LEAST_SHARE);
   return (
     <svg
       viewBox={`${middle - across / 2} ${-high} ${across} ${Math.max(LEAST_ACROSS, high - low)}`}
@@ -101,12 +105,12 @@ function Head({
         return (
           <g key={lampId}>
             {seen && (
-              <circle cx={along} cy={-height} r={LAMP * 3} fill={`url(#${id}${lampId})`} opacity={level} />
+              <circle cx={along} cy={-height} r={radius * 3} fill={`url(#${id}${lampId})`} opacity={level} />
             )}
             <circle
               cx={along}
               cy={-height}
-              r={LAMP}
+              r={radius}
               fill={seen ? screenColour(seen.xy) : '#141b19'}
               fillOpacity={seen ? level : 1}
               stroke="#7b8a83"

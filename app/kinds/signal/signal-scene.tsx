@@ -1,4 +1,5 @@
-import { signalSize } from '../../../core/kinds/signal/head';
+import { useId } from 'react';
+import { signalSize, spotIn } from '../../../core/kinds/signal/head';
 import { aspectIdIn } from '../../../core/study/aspects';
 import { inOrder } from '../../../core/document/in-order';
 import { formatQuantity } from '../../../core/quantity/format';
@@ -10,6 +11,8 @@ import type { SignalRecord } from '../../../core/kinds/signal/record';
 import type { PanelProps } from '../face';
 
 const HEADROOM = 1.1;
+/** How much larger the head is drawn beside the signal. */
+const LOUPE = 3.2;
 
 /** A signal to scale, showing its aspect, flashing as it does. */
 export function SignalScene(props: PanelProps<SignalRecord>) {
@@ -18,6 +21,9 @@ export function SignalScene(props: PanelProps<SignalRecord>) {
   const { head } = job;
   const { width, top } = signalSize(job);
   const { readings, tooFast } = usePhase(props);
+  const id = useId();
+  const spots = Object.keys(job.lamps).map((lampId) => spotIn(job, lampId).y);
+  const tall = Math.max(...spots) - Math.min(...spots);
   const first = inOrder(job.aspects)[0].id;
   return (
     <SceneryStage
@@ -30,14 +36,32 @@ export function SignalScene(props: PanelProps<SignalRecord>) {
           : `lens ${formatQuantity(head.lensMillimetres, 'millimetre')} = ${formatQuantity(1000 * prototypeMetres(head.lensMillimetres, layout.scale), 'millimetre', { significant: 2 })} full size · lamp ${formatQuantity(head.heightMillimetres, 'millimetre')} above the ground`
       }
     >
-      {(shown) => (
-        <SignalFront
-          job={job}
-          readings={readings}
-          shown={shown}
-          cleared={aspectIdIn(job, solved.state) !== first}
-        />
-      )}
+      {(shown) => {
+        const front = (
+          <SignalFront
+            job={job}
+            readings={readings}
+            shown={shown}
+            cleared={aspectIdIn(job, solved.state) !== first}
+          />
+        );
+        const middle = (Math.max(...spots) + Math.min(...spots)) / 2;
+        const radius = Math.min(top * 0.4, (LOUPE * (tall + 2 * head.lensMillimetres)) / 1.6);
+        return (
+          <>
+            {front}
+            <clipPath id={id}>
+              <circle cx={0} cy={0} r={radius} />
+            </clipPath>
+            <g transform={`translate(${width / 2 + top * 0.95} ${-top * 0.55})`}>
+              <circle r={radius} fill="#0b1210" stroke="#5d6d66" strokeWidth={radius * 0.02} />
+              <g clipPath={`url(#${id})`}>
+                <g transform={`scale(${LOUPE}) translate(${-width / 2} ${middle})`}>{front}</g>
+              </g>
+            </g>
+          </>
+        );
+      }}
     </SceneryStage>
   );
 }

@@ -37,7 +37,15 @@ export function AspectsPanel({ layout, jobId, job }: PanelProps<AnyJob & Driven>
   const edit = useLayoutStore((s) => s.edit);
   const names = lampNamesOf(layout, jobId);
   const aspects = inOrder(job.aspects);
+  // Lamps of one output show alike.
   const lamps = inOrder<LampCore>(job.lamps);
+  const groups = [
+    ...inOrder(job.circuits).map(({ id, name }) => ({
+      name,
+      ids: lamps.filter((l) => l.circuitId === id).map((l) => l.id),
+    })),
+    ...lamps.filter((l) => l.circuitId === null).map((l) => ({ name: names.get(l.id) ?? l.id, ids: [l.id] })),
+  ].filter((g) => g.ids.length > 0);
   const set = (label: string, id: string, recipe: (aspect: Draft<AspectRecord>) => void): void =>
     edit(label, (draft) => recipe(drivenIn(draft, jobId).aspects[id]));
   const add = (): void =>
@@ -87,18 +95,19 @@ export function AspectsPanel({ layout, jobId, job }: PanelProps<AnyJob & Driven>
             />
           ) : (
             <div className="aspect-lamp-grid">
-              {lamps.map((lamp) => (
-                <label key={lamp.id}>
-                  <span>{names.get(lamp.id)}</span>
+              {groups.map(({ name, ids }) => (
+                <label key={name}>
+                  <span>{name}</span>
                   <Select<Shown>
-                    aria-label={`${names.get(lamp.id)} in ${aspect.name}`}
-                    value={aspect.lamps[lamp.id] ?? 'dark'}
+                    aria-label={`${name} in ${aspect.name}`}
+                    value={aspect.lamps[ids[0]] ?? 'dark'}
                     options={[...shows]}
                     popupMatchSelectWidth={false}
                     onChange={(show) =>
-                      set(`${names.get(lamp.id)} in ${aspect.name}`, aspect.id, (a) => {
-                        if (show === 'dark') Reflect.deleteProperty(a.lamps, lamp.id);
-                        else a.lamps[lamp.id] = show;
+                      set(`${name} in ${aspect.name}`, aspect.id, (a) => {
+                        for (const id of ids)
+                          if (show === 'dark') Reflect.deleteProperty(a.lamps, id);
+                          else a.lamps[id] = show;
                       })
                     }
                   />

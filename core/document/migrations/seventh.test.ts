@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { readLayout } from '../file';
+import { VERSION } from '../layout';
 import { lampType } from '../lamp-type';
 
 const sixth = readFileSync(
@@ -17,7 +18,7 @@ test('a layout of version 6 opens as it was; its own lamps are white, matt and s
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   const { layout } = read;
   expect(layout.jobs).toEqual(was.jobs);
-  expect(layout.version).toBe(7);
+  expect(layout.version).toBe(VERSION);
   for (const [id, lamp] of Object.entries(was.drawer.lamps)) {
     expect(layout.drawer.lamps[id]).toEqual({
       ...lamp,

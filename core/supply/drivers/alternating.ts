@@ -1,7 +1,8 @@
 import {
-  flashes,
   halvesOf,
   inHalves,
+  inTurn,
+  notInTurn,
   numbered,
   type DriverFeed,
   type DriverKind,
@@ -41,21 +42,8 @@ export const alternating: DriverKind<Alternating> = {
   perMinute: (record) => record.perMinute,
   drive({ perMinute, steadyToo }, asked) {
     const halves = halvesOf(perMinute);
-    if (asked.size === 0 || steadyToo || flashes(asked)) return inHalves(asked, halves);
-    return inHalves(
-      new Map([
-        ['out1', 'flash'],
-        ['out2', 'flash-other'],
-      ]),
-      halves,
-    );
+    return steadyToo ? inHalves(asked, halves) : inTurn(asked, halves);
   },
-  cannot({ steadyToo }, asked) {
-    if (asked.size === 0 || steadyToo) return null;
-    const shows = [...asked.values()];
-    if (shows.some((s) => s === 'steady'))
-      return 'it only alternates: a lamp that is to stand steady flashes, and its fellow with it';
-    return null;
-  },
+  cannot: ({ steadyToo }, asked) => (steadyToo ? null : notInTurn(asked)),
   needs: () => [{ key: 'alternating', name: 'Flashing decoder', count: 1, price: PRICE }],
 };

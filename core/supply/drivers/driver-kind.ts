@@ -99,6 +99,32 @@ export function inHalves(asked: Asked, seconds: readonly [number, number]): read
   }));
 }
 
+/**
+ * What throws over by itself between its two outputs: each lit for its own seconds, in the order that is
+ * asked for; nothing where nothing is asked for, as a switch before it is off.
+ */
+export function inTurn(asked: Asked, [one, other]: readonly [number, number]): readonly Phase[] {
+  if (asked.size === 0) return undriven;
+  const first = asked.get('out1') === 'flash-other' || asked.get('out2') === 'flash';
+  return inHalves(
+    new Map([
+      ['out1', first ? 'flash-other' : 'flash'],
+      ['out2', first ? 'flash' : 'flash-other'],
+    ]),
+    first ? [other, one] : [one, other],
+  );
+}
+
+/** Why what throws over between two outputs cannot show what is asked; null where it can. */
+export function notInTurn(asked: Asked): string | null {
+  if (asked.size === 0) return null;
+  const shows = [...asked.values()].sort().join(' ');
+  if (shows === 'flash flash-other') return null;
+  if (shows.includes('steady'))
+    return 'it only alternates: a lamp that is to stand steady flashes, and its fellow with it';
+  return 'its two outputs are lit in turn, neither alone and never both';
+}
+
 /** Halves of a flash that comes so often in a minute, each as long as the other. */
 export const halvesOf = (perMinute: number): [number, number] => [30 / perMinute, 30 / perMinute];
 

@@ -1,4 +1,4 @@
-import { inHalves, numbered, type DriverFeed, type DriverKind } from './driver-kind';
+import { inTurn, notInTurn, numbered, type DriverFeed, type DriverKind } from './driver-kind';
 
 /** What times one half of a two-transistor flasher. */
 export interface FlasherHalf {
@@ -47,18 +47,8 @@ export const flasher: DriverKind<Flasher> = {
     ownVolts: null,
   }),
   perMinute: (record) => 60 / turnSeconds(record),
-  drive: ({ one, other }, asked) =>
-    asked.size === 0
-      ? inHalves(asked, [1, 1])
-      : inHalves(
-          new Map([
-            ['out1', 'flash'],
-            ['out2', 'flash-other'],
-          ]),
-          [halfSeconds(one), halfSeconds(other)],
-        ),
-  // A switch in what feeds it makes it dark.
-  cannot: (_, asked) => ([...asked.values()].includes('steady') ? 'it only alternates' : null),
+  drive: ({ one, other }, asked) => inTurn(asked, [halfSeconds(one), halfSeconds(other)]),
+  cannot: (_, asked) => notInTurn(asked),
   needs: ({ one, other, baseDiodes }) => [
     { key: 'switch', name: 'Switch', count: 1, price: 0.5 },
     { key: 'transistor:npn', name: 'Small NPN transistor', count: 2, price: 0.08 },

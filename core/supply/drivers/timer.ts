@@ -1,4 +1,4 @@
-import { inHalves, numbered, type DriverFeed, type DriverKind } from './driver-kind';
+import { inTurn, notInTurn, numbered, type DriverFeed, type DriverKind } from './driver-kind';
 
 /** A timer chip that runs by itself; a transistor turns its output over for the second lamp. */
 export interface Timer {
@@ -40,18 +40,8 @@ export const timer: DriverKind<Timer> = {
     const [low, high] = timerHalves(record);
     return 60 / (low + high);
   },
-  drive: (record, asked) =>
-    asked.size === 0
-      ? inHalves(asked, [1, 1])
-      : inHalves(
-          new Map([
-            ['out1', 'flash'],
-            ['out2', 'flash-other'],
-          ]),
-          timerHalves(record),
-        ),
-  // A switch in what feeds it makes it dark.
-  cannot: (_, asked) => ([...asked.values()].includes('steady') ? 'it only alternates' : null),
+  drive: (record, asked) => inTurn(asked, timerHalves(record)),
+  cannot: (_, asked) => notInTurn(asked),
   needs: ({ ohmsA, ohmsB, farads }) => [
     { key: 'switch', name: 'Switch', count: 1, price: 0.5 },
     { key: 'timer-chip', name: 'Timer chip', count: 1, price: 0.5 },
