@@ -20,6 +20,10 @@ test('every vehicle in outline, its windows as bright as solved, its lamps where
     'house',
     'house',
     'roof',
+    // Two signals and a crossing.
+    'posts',
+    'posts',
+    'posts',
   ]);
   const coach = vehicles.filter((v) => v.shape === 'coach')[0];
   const { dimensions } = coachIn(boatTrain(), demoJob);

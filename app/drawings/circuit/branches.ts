@@ -9,8 +9,7 @@ import {
 } from '../../../core/assembly/assembly';
 
 /** A terminal of what feeds circuits. */
-const feeds = (part: Part): boolean =>
-  part.kind === 'rails' || part.kind === 'decoder' || part.kind === 'tester';
+const feeds = (part: Part): boolean => ['rails', 'decoder', 'driver', 'tester'].includes(part.kind);
 
 /** What hangs between two lines of a ladder, with others of its sort beside it. */
 const hangs = (part: Part): boolean => shines(part) || (part.kind === 'resistor' && part.role === 'each');

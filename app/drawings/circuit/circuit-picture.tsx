@@ -132,7 +132,7 @@ function titleOf({ parts, heads }: Ladder, { job }: Bench): string {
   const names = circuits.flatMap((id) => (Object.hasOwn(job.circuits, id) ? [job.circuits[id].name] : []));
   if (names.length > 2) return `${names[0]} and ${names.length - 1} more`;
   if (names.length > 0) return names.join(' and ');
-  if (parts.length === 0) return heads.length > 0 ? 'What feeds the decoder' : '';
+  if (parts.length === 0) return heads.length > 0 ? `What feeds the ${job.decoder ? 'decoder' : 'driver'}` : '';
   return drawn.some((p) => p.lamp !== null) ? 'Not wired yet' : 'Nothing hangs here yet';
 }
 
@@ -175,7 +175,12 @@ function headColour(t: Terminal, { assembly, job }: Bench): keyof typeof wirePai
 /** A terminal of the supply or the decoder as a person calls it. */
 function headWords({ part, terminal }: Terminal, { job, supply, assembly }: Bench): string {
   if (part === 'rails') return supplyKind(supply).sides[terminal as 'right' | 'left'];
-  if (assembly.parts.find((p) => p.id === part)?.kind === 'tester') return `tester ${terminal}`;
+  const from = assembly.parts.find((p) => p.id === part);
+  if (from?.kind === 'tester') return `tester ${terminal}`;
+  if (from?.kind === 'driver') {
+    if (terminal === 'common') return from.switches === 'minus' ? 'common +' : 'common −';
+    return from.outputs.find((o) => o.id === terminal)?.name ?? `feed ${terminal}`;
+  }
   const output = job.decoder && decoderTypes[job.decoder.type].outputs.find((o) => o.id === terminal);
   if (output) return output.name.length > 13 ? output.id.replace('out', 'output ') : output.name;
   return terminal === 'blue' ? 'common +' : `decoder ${terminal}`;

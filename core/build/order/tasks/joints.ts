@@ -122,9 +122,21 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
     says: `${joins.length} ends. From the solder side the pins are mirrored.`,
     position: 'inside',
   }),
-  socket: ({ making: { facts, bench } }) => ({
-    does: 'Rails to the decoder',
-    says: 'Red to the right rail, black to the left (NMRA S-9.1.1). Where a socket is built in, look that it is so.',
+  'connect driver': ({ making: { byId }, joins }) => ({
+    does: `Join the leads to ${inSentence(byId.get('driver')!.label)}`,
+    says: `${joins.length} ends: the common first, then each output by its label.`,
+    position: 'inside',
+  }),
+  socket: ({ making: { facts, bench, byId } }) => ({
+    ...(byId.has('driver')
+      ? {
+          does: `Feed ${inSentence(byId.get('driver')!.label)}`,
+          says: 'Look at its terminals twice: plus and minus changed over can end it.',
+        }
+      : {
+          does: 'Rails to the decoder',
+          says: 'Red to the right rail, black to the left (NMRA S-9.1.1). Where a socket is built in, look that it is so.',
+        }),
     position: 'inside',
     needs: facts.opening(bench.job) ? [need('open', 'the socket is inside')] : [],
   }),

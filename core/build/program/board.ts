@@ -1,0 +1,98 @@
+import {
+  harmfulClips,
+  timelineDoubts,
+  worstMoment,
+  type StringLamp,
+  type Timeline,
+} from '../../supply/drivers/timeline';
+
+/** How a job hangs on a small computer: which pin each channel and the string are on, and what it may draw. */
+export interface ProgramWiring {
+  readonly name: string;
+  /** A pin for each channel, by its number on the board. */
+  readonly channelPins: readonly number[];
+  /** Null without a string. */
+  readonly stringPin: number | null;
+  /** Order in which the string takes its colours; most take green first. */
+  readonly colourOrder: 'grb' | 'rgb';
+  /** Pins on which a level between dark and full is had by pulse width; others are full from half on. */
+  readonly pulsePins: readonly number[];
+  /** What each channel draws at full, and all may draw together, in amperes. */
+  readonly channelAmps: readonly number[];
+  readonly stringLamp: StringLamp;
+  readonly limitAmps: number;
+}
+
+/** A program that cannot be made, where, and why. */
+export class ProgramError extends Error {
+  constructor(readonly reasons: readonly string[]) {
+    super(reasons.join('; '));
+  }
+}
+
+/** A time line and its wiring that a program may be made of, with its power budget. */
+export interface Checked {
+  readonly timeline: Timeline;
+  readonly wiring: ProgramWiring;
+  readonly worst: { readonly milliseconds: number; readonly amps: number };
+  /** Scenes that flash as fast as can hurt. */
+  readonly harmful: readonly number[];
+}
+
+/**
+ * Looks a time line and its wiring over before a program is made of them.
+ * @throws ProgramError when a pin is used twice or missing, the budget is exceeded, or the time line is not sound
+ */
+export function checkedForProgram(timeline: Timeline, wiring: ProgramWiring): Checked {
+  const reasons = timelineDoubts(timeline).map((d) => `${d.path.join('.')}: ${d.reason}`);
+  const pins = [...wiring.channelPins, ...(wiring.stringPin === null ? [] : [wiring.stringPin])];
+  const twice = pins.filter((p, k) => pins.indexOf(p) !== k);
+  for (const pin of new Set(twice))
+    reasons.push(`pin ${pin} is used ${1 + twice.filter((p) => p === pin).length} times`);
+  if (wiring.channelPins.length !== timeline.channels)
+    reasons.push(
+      `${timeline.channels} channels want ${timeline.channels} pins, and there are ${wiring.channelPins.length}`,
+    );
+  if (timeline.lamps > 0 && wiring.stringPin === null) reasons.push('the string has no pin');
+  if (!pins.every((p) => Number.isInteger(p) && p >= 0 && p <= 99))
+    reasons.push('pins are whole numbers from 0 to 99');
+  if (reasons.length > 0) throw new ProgramError(reasons);
+  const worst = worstMoment(timeline, wiring.channelAmps, wiring.stringLamp);
+  if (worst.amps > wiring.limitAmps)
+    throw new ProgramError([
+      `at ${(worst.milliseconds / 1000).toFixed(1)} s it draws ${worst.amps.toFixed(2)} A, and its supply gives ${wiring.limitAmps.toFixed(2)} A`,
+    ]);
+  return { timeline, wiring, worst, harmful: harmfulClips(timeline).map((h) => h.clip) };
+}
+
+/** Words that end no comment and no text early, on one line. */
+export const inComment = (words: string): string => words.replace(/[^\p{L}\p{N} ,.()'-]/gu, ' ').slice(0, 80);
+
+/** The wiring as a table, and what it draws, a line each. */
+export function headLines({ timeline, wiring, worst, harmful }: Checked): string[] {
+  const { channelPins, stringPin } = wiring;
+  const groupsOf = (kind: 'channels' | 'string', lamp: number): string =>
+    timeline.groups
+      .filter((g) => g.kind === kind && g.lamps.includes(lamp))
+      .map((g) => inComment(g.name))
+      .join(', ');
+  return [
+    inComment(wiring.name),
+    '',
+    'Pin   What hangs on it',
+    ...channelPins.map(
+      (pin, k) => `${String(pin).padEnd(6)}${groupsOf('channels', k) || 'nothing moves it'}, channel ${k}`,
+    ),
+    ...(stringPin === null
+      ? []
+      : [
+          `${String(stringPin).padEnd(6)}data of the string, ${timeline.lamps} lamps, ${wiring.colourOrder.toUpperCase()}, through 330 to 470 ohm`,
+        ]),
+    '',
+    `Draws at most ${worst.amps.toFixed(2)} A, at ${(worst.milliseconds / 1000).toFixed(1)} s; the supply gives ${wiring.limitAmps.toFixed(2)} A.`,
+    `Nothing goes above ${timeline.capPercent} percent of full. A frame every ${timeline.frameMilliseconds} ms; begins anew after ${(timeline.lastsMilliseconds / 1000).toFixed(1)} s.`,
+    ...(harmful.length > 0
+      ? ['Flashes from 3 to 30 a second can hurt people with photosensitive epilepsy: it has some.']
+      : []),
+  ];
+}

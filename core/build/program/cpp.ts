@@ -1,0 +1,209 @@
+import { movingEffects, type MovingEffectName } from '../../supply/drivers/effects';
+import { written, type WholeWriter } from '../../supply/drivers/effects/whole';
+import { checkedForProgram, headLines, type ProgramWiring } from './board';
+import type { Timeline } from '../../supply/drivers/timeline';
+
+const writer: WholeWriter = {
+  two(op, a, b) {
+    const signs = { plus: '+', minus: '-', times: '*', over: '/', rest: '%' } as const;
+    if (op in signs) return `(${a} ${signs[op as keyof typeof signs]} ${b})`;
+    if (op === 'below') return `(int32_t)(${a} < ${b})`;
+    return `${{ least: 'lesser', most: 'greater', noise: 'noise' }[op as 'least' | 'most' | 'noise']}(${a}, ${b})`;
+  },
+  choose: (test, then, other) => `(${test} ? (int32_t)${then} : (int32_t)${other})`,
+};
+/** Numbers as 32 bits wide: a bare one is 16 on small boards. */
+const wide = (text: string): string => text.replace(/(?<![\w.])(\d+)(?![\w.])/g, '$1L');
+
+/**
+ * The program of a time line in C++ with the usual two functions, `setup` once and `loop` over and over.
+ * The string's bits are sent by counted cycles on 16 MHz AVR boards; elsewhere by a function
+ * `sendByte` that the board's own file gives.
+ * @throws ProgramError when a pin is used twice, the budget is exceeded, or the time line is not sound
+ */
+export function cpp(timeline: Timeline, wiring: ProgramWiring): string {
+  const checked = checkedForProgram(timeline, wiring);
+  const used = [...new Set(timeline.clips.map((c) => c.effect))] as MovingEffectName[];
+  const hasString = wiring.stringPin !== null && timeline.lamps > 0;
+  const all = timeline.groups.flatMap((g) => g.lamps);
+  let first = 0;
+  const groups = timeline.groups.map((g) => {
+    const row = `  {${g.kind === 'string' ? 1 : 0}, ${first}, ${g.lamps.length}},`;
+    first += g.lamps.length;
+    return row;
+  });
+  const none = (rows: readonly string[], empty: string): readonly string[] =>
+    rows.length > 0 ? rows : [empty];
+  const numbers = (of: readonly number[]): string => (of.length > 0 ? of.join(', ') : '0');
+  return [
+    ...headLines(checked).map((line) => (line === '' ? '//' : `// ${line}`)),
+    '',
+    '#include <stdint.h>',
+    ...(hasString ? ['#ifdef __AVR__', '#include <avr/io.h>', '#include <avr/interrupt.h>', '#endif'] : []),
+    '',
+    `const uint32_t FRAME_MS = ${timeline.frameMilliseconds};`,
+    `const int32_t LASTS_MS = ${timeline.lastsMilliseconds}L;`,
+    `const uint16_t CAP = ${Math.floor((timeline.capPercent * 256) / 100)};  // of 256`,
+    `const uint16_t CHANNELS = ${timeline.channels};`,
+    `const uint16_t LAMPS = ${timeline.lamps};`,
+    `const uint8_t PINS[] = {${numbers(wiring.channelPins)}};`,
+    `const uint8_t PULSED[] = {${numbers(wiring.channelPins.map((pin) => (wiring.pulsePins.includes(pin) ? 1 : 0)))}};  // 1: any level, 0: on or off`,
+    '',
+    'struct Group { uint8_t string; uint16_t first; uint16_t count; };',
+    'struct Scene { uint8_t group; int32_t begin; int32_t end; uint8_t effect; int32_t p; int32_t q; int32_t r; uint8_t colour[3]; int32_t seed; };',
+    '',
+    '// Numbers of the lamps, group after group.',
+    `const uint16_t MEMBERS[] = {${numbers(all)}};`,
+    'const Group GROUPS[] = {',
+    ...none(groups, '  {0, 0, 0},'),
+    '};',
+    `const uint8_t GROUP_COUNT = ${timeline.groups.length};`,
+    '',
+    '// The same two numbers always give the same noise, 0 to 255.',
+    'int32_t noise(int32_t a, int32_t b) {',
+    '  uint32_t h = (uint32_t)a * 0x9E3779B1UL + (uint32_t)b * 0x85EBCA77UL;',
+    '  h = (h ^ (h >> 15)) * 0x2C1B3C6DUL;',
+    '  h = h ^ (h >> 12);',
+    '  return (int32_t)(h >> 24);',
+    '}',
+    'int32_t lesser(int32_t a, int32_t b) { return a < b ? a : b; }',
+    'int32_t greater(int32_t a, int32_t b) { return a > b ? a : b; }',
+    '',
+    '// Effects: t milliseconds into the scene, lamp i of n, seed s, colour c (0 red, 1 green, 2 blue).',
+    'int32_t levelOf(uint8_t effect, int32_t t, int32_t i, int32_t n, int32_t s, int32_t c, int32_t p, int32_t q, int32_t r) {',
+    '  (void)t; (void)i; (void)n; (void)s; (void)c; (void)p; (void)q; (void)r;',
+    '  switch (effect) {',
+    ...used.flatMap((name, k) => [
+      `    case ${k}:  // ${movingEffects[name].name}: ${movingEffects[name].says}`,
+      `      return ${wide(written(movingEffects[name].level, writer))};`,
+    ]),
+    '  }',
+    '  return 0;',
+    '}',
+    '',
+    '// Scenes: group, from, to, effect, its figures p q r, red green blue, seed.',
+    'const Scene SCENES[] = {',
+    ...none(
+      timeline.clips.map((clip, k) => {
+        const group = timeline.groups.findIndex((g) => g.id === clip.group);
+        const [p = 0, q = 0, r = 0] = clip.parameters;
+        return `  {${group}, ${clip.fromMilliseconds}L, ${clip.toMilliseconds}L, ${used.indexOf(clip.effect)}, ${p}L, ${q}L, ${r}L, {${clip.colour.join(', ')}}, ${(timeline.seed + 101 * k) % 65_536}L},`;
+      }),
+      '  {255, 0, 0, 0, 0, 0, 0, {0, 0, 0}, 0},',
+    ),
+    '};',
+    `const uint16_t SCENE_COUNT = ${timeline.clips.length};`,
+    '',
+    'uint8_t frame[CHANNELS + 3 * LAMPS + 1];',
+    '',
+    '// Fills the levels of all channels, then red, green and blue of every lamp.',
+    'void tick(int32_t now) {',
+    '  for (uint16_t k = 0; k < CHANNELS + 3 * LAMPS; k++) frame[k] = 0;',
+    '  int32_t at = now % LASTS_MS;',
+    '  for (uint8_t g = 0; g < GROUP_COUNT; g++) {',
+    '    const Scene *scene = 0;',
+    '    for (uint16_t k = 0; k < SCENE_COUNT; k++)',
+    '      if (SCENES[k].group == g && SCENES[k].begin <= at && at < SCENES[k].end) scene = &SCENES[k];',
+    '    if (!scene) continue;',
+    '    int32_t n = GROUPS[g].count;',
+    '    for (int32_t i = 0; i < n; i++) {',
+    '      uint16_t lamp = MEMBERS[GROUPS[g].first + i];',
+    '      if (GROUPS[g].string) {',
+    '        for (uint8_t c = 0; c < 3; c++) {',
+    '          int32_t level = levelOf(scene->effect, at - scene->begin, i, n, scene->seed, c, scene->p, scene->q, scene->r);',
+    '          frame[CHANNELS + 3 * lamp + c] = (uint8_t)(((level * scene->colour[c] / 255) * CAP) >> 8);',
+    '        }',
+    '      } else {',
+    '        int32_t level = levelOf(scene->effect, at - scene->begin, i, n, scene->seed, 0, scene->p, scene->q, scene->r);',
+    '        frame[lamp] = (uint8_t)((level * CAP) >> 8);',
+    '      }',
+    '    }',
+    '  }',
+    '}',
+    '',
+    ...(hasString ? stringLines(wiring) : []),
+    'void show() {',
+    '  for (uint16_t k = 0; k < CHANNELS; k++) {',
+    '    if (PULSED[k]) analogWrite(PINS[k], frame[k]);',
+    '    else digitalWrite(PINS[k], frame[k] > 127 ? HIGH : LOW);',
+    '  }',
+    ...(hasString ? ['  sendString();'] : []),
+    '}',
+    '',
+    'int32_t now = 0;',
+    'uint32_t due = 0;',
+    '',
+    'void setup() {',
+    '  for (uint16_t k = 0; k < CHANNELS; k++) pinMode(PINS[k], OUTPUT);',
+    ...(hasString ? [`  pinMode(${wiring.stringPin!}, OUTPUT);`] : []),
+    '  due = millis();',
+    '}',
+    '',
+    'void loop() {',
+    '  if ((int32_t)(millis() - due) < 0) return;',
+    '  due += FRAME_MS;',
+    '  tick(now);',
+    '  show();',
+    '  now += FRAME_MS;',
+    '  if (now >= LASTS_MS) now -= LASTS_MS;',
+    '}',
+    '',
+  ].join('\n');
+}
+
+/** Sends the string's bytes: on AVR at 16 MHz by counted cycles, 0.375 us high for a zero and 0.8125 for a one, 1.25 us a bit. */
+function stringLines(wiring: ProgramWiring): string[] {
+  const [one, two] = wiring.colourOrder === 'grb' ? [1, 0] : [0, 1];
+  return [
+    '#ifdef __AVR__',
+    '// 20 cycles of 62.5 ns a bit: 6 high for a zero, 13 for a one; interrupts wait meanwhile.',
+    'void sendByte(volatile uint8_t *port, uint8_t high, uint8_t low, uint8_t value) {',
+    '  uint8_t bits = 8;',
+    '  asm volatile(',
+    '    "1: st %a[port], %[high]\\n"   // 2  the line goes high',
+    '    "   nop\\n"                     // 1',
+    '    "   nop\\n"                     // 1',
+    '    "   sbrs %[value], 7\\n"        // 1, 2 where it skips',
+    '    "   st %a[port], %[low]\\n"     // 2  a zero goes low here',
+    '    "   lsl %[value]\\n"            // 1',
+    '    "   nop\\n   nop\\n   nop\\n"   // 3',
+    '    "   nop\\n"                     // 1',
+    '    "   st %a[port], %[low]\\n"     // 2  a one goes low here',
+    '    "   nop\\n   nop\\n"            // 2',
+    '    "   dec %[bits]\\n"             // 1',
+    '    "   brne 1b\\n"                 // 2 while there are more',
+    '    : [value] "+r"(value), [bits] "+r"(bits)',
+    '    : [port] "e"(port), [high] "r"(high), [low] "r"(low));',
+    '}',
+    '#else',
+    '// Given by the board’s own file: sends eight bits, the highest first.',
+    'void sendByte(uint8_t pin, uint8_t value);',
+    '#endif',
+    '',
+    'void sendString() {',
+    '#ifdef __AVR__',
+    `  volatile uint8_t *port = portOutputRegister(digitalPinToPort(${wiring.stringPin!}));`,
+    `  uint8_t mask = digitalPinToBitMask(${wiring.stringPin!});`,
+    '  uint8_t kept = SREG;',
+    '  cli();',
+    '  uint8_t high = *port | mask;',
+    '  uint8_t low = *port & (uint8_t)~mask;',
+    '#endif',
+    '  for (uint16_t k = 0; k < LAMPS; k++) {',
+    '    const uint8_t *lamp = frame + CHANNELS + 3 * k;',
+    `    const uint8_t order[] = {${one}, ${two}, 2};`,
+    '    for (uint8_t c = 0; c < 3; c++) {',
+    '#ifdef __AVR__',
+    '      sendByte(port, high, low, lamp[order[c]]);',
+    '#else',
+    `      sendByte(${wiring.stringPin!}, lamp[order[c]]);`,
+    '#endif',
+    '    }',
+    '  }',
+    '#ifdef __AVR__',
+    '  SREG = kept;',
+    '#endif',
+    '}',
+    '',
+  ];
+}
