@@ -7,7 +7,7 @@ export const chase: MovingEffect = {
   name: 'Chase',
   says: 'a few lit lamps run round',
   parameters: [
-    milliseconds('A lamp further every', 20, 5000, 120),
+    milliseconds('A lamp further every', 20, 5000, 180),
     { name: 'Lit together', unit: 'lamps', least: 1, most: 100, usual: 3 },
     percent('The others', 0, 100, 0),
   ],
