@@ -14,26 +14,36 @@ export function findChromium() {
   return places.find((p) => p && existsSync(p)) ?? null;
 }
 
+/** Whether a program can be started. */
+const starts = (program) => spawnSync(program, ['--version'], { stdio: 'ignore' }).status === 0;
+
+/** Installs Debian's packages where that can be done. */
+function installDebian(packages, what) {
+  if (!starts('apt-get')) return;
+  const prefix = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  console.log(`Installing ${what} (once)…`);
+  for (const words of [
+    ['update', '-qq'],
+    ['install', '-y', '-qq', '--no-install-recommends', ...packages],
+  ]) {
+    const [program, ...rest] = [...prefix, 'apt-get', ...words];
+    spawnSync(program, rest, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+  }
+}
+
 /** Finds Chromium, installing Debian's where that can be done. @returns its path, or null */
 export function provideChromium() {
-  const found = findChromium();
-  if (found) return found;
-  const isRoot = process.getuid?.() === 0;
-  const prefix = isRoot ? [] : ['sudo', '-n'];
-  if (spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0) {
-    console.log('Installing Chromium for the browser tests (once)…');
-    for (const words of [
-      ['update', '-qq'],
-      ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
-    ]) {
-      const [program, ...rest] = [...prefix, 'apt-get', ...words];
-      spawnSync(program, rest, {
-        stdio: ['ignore', 'ignore', 'inherit'],
-        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-      });
-    }
-  }
+  if (!findChromium()) installDebian(['chromium'], 'Chromium for the browser tests');
   return findChromium();
+}
+
+/** Compilers for what tests exported programs; what cannot be had leaves its tests out, and they say so. */
+export function provideCompilers() {
+  if (!starts('g++')) installDebian(['g++'], 'a C++ compiler for exported programs');
+  if (!starts('avr-g++')) installDebian(['gcc-avr', 'avr-libc'], 'the AVR compiler for exported programs');
 }
 
 /** Chromium as tests, pictures and measurements drive it. */

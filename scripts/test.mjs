@@ -1,7 +1,7 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildIfStale, installPackages, requireNode, root, runTool, startTool } from './steps.mjs';
-import { provideChromium } from './browser.mjs';
+import { provideChromium, provideCompilers } from './browser.mjs';
 
 requireNode();
 installPackages();
@@ -37,6 +37,7 @@ await Promise.all([
 ]);
 buildIfStale();
 
+provideCompilers();
 const chromium = provideChromium();
 if (!chromium) {
   judge('a browser for the browser tests', false);
