@@ -37,7 +37,7 @@ export default defineConfig({
       output: {
         // What most pages share comes in one file: many small ones weigh more.
         codeSplitting: {
-          groups: [{ name: 'core', test: /\/core\/(?!kinds|build)/, minShareCount: 8 }],
+          groups: [{ name: 'core', test: /\/core\/(?!kinds|build)/, minShareCount: 6 }],
         },
         entryFileNames: ({ name }) => (name === 'study-worker' ? '[name].js' : 'assets/[name]-[hash].js'),
       },

@@ -18,7 +18,23 @@ const browser = await openChromium(executablePath);
 const judged = (page) => page.locator('.findings[aria-busy="false"]').waitFor();
 const views = {
   line: ['/', (page) => page.getByText('Reservoir: rated too low').waitFor()],
-  'new-coach': ['/new/coach', (page) => page.getByText('What feeds it?').waitFor()],
+  signal: [
+    '/bench/quay-starter/aspects',
+    async (page) => {
+      await judged(page);
+      await page.locator('.aspect-card').first().waitFor();
+    },
+  ],
+  crossing: [
+    '/bench/quay-street/power',
+    async (page) => {
+      await judged(page);
+      await page.locator('.choice-options').getByText('Two-transistor flasher').click();
+      await page.locator('.pictures').getByText('Flasher', { exact: true }).click();
+      await page.locator('.line-chart .curve').first().waitFor();
+      await page.getByRole('table', { name: 'Parts for the wanted rate' }).waitFor();
+    },
+  ],
   bench: ['/bench/compartment-coach', judged],
   'bench-try': [
     '/bench/compartment-coach/try',
@@ -29,13 +45,6 @@ const views = {
   ],
   locomotive: ['/bench/diesel-shunter/circuit', judged],
   'locomotive-functions': ['/bench/railcar-tern/functions', judged],
-  'locomotive-proof': [
-    '/bench/express-diesel/proof',
-    async (page) => {
-      await judged(page);
-      await page.locator('.proof-list li').first().waitFor();
-    },
-  ],
   'bench-lamps': [
     '/bench/compartment-coach/lamps',
     async (page) => {

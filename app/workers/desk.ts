@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { patchesBetween } from '../../core/document/patch';
 import type { Layout } from '../../core/document/layout';
-import type { Steps } from '../../core/finding/check';
+import type { Steps } from '../../core/finding/judging';
 import type { KindQuestions } from '../kinds/questions';
 import type { DeskTasks } from './study-worker';
 import type { questions, Tell } from './questions';

@@ -1,4 +1,6 @@
-import { checkJobInSteps, type Asked, type Steps } from '../../core/finding/check';
+import { checkBenchInSteps, type Asked, type Steps } from '../../core/finding/judging';
+import { StudyDesk } from '../../core/finding/studies';
+import { kindRules } from '../kinds/rules';
 import { benchOf, type Bench } from '../../core/study/bench';
 import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
 import { chargingWays, type ChargingWay } from '../../core/study/charging';
@@ -10,7 +12,7 @@ import { Solver, usualReadings } from '../../core/study/solver';
 import { usualState } from '../../core/study/states';
 import { throttleSweep, type ThrottleSweep } from '../../core/study/throttle-sweep';
 import { flasherRun, type FlasherRun } from '../../core/study/flasher-run';
-import { flasherParts, type FlasherParts } from '../../core/study/flasher-search';
+import type { FlasherParts } from '../../core/study/flasher-search';
 import { trimmerTravel, type TrimmerTravel } from '../../core/study/trimmer-travel';
 import { truthTable, type TruthTable } from '../../core/study/truth-table';
 import type { Ordered } from '../../core/build/order/order';
@@ -83,15 +85,24 @@ export const questions = {
   /** The ways of joining scenery, side by side. */
   hookUpWays: async (layout: Layout, { jobId }: OfJob): Promise<HookUpWay[]> =>
     (await import('../../core/study/hook-up-ways')).hookUpWays(layout, jobId),
-  /** What each trimmer of a job does over its travel. */
+  /** A two-transistor flasher as it runs; null for what is driven otherwise. */
   flasher: (layout: Layout, of: OfJob): FlasherRun | null => flasherRun(laid(layout, of)),
-  flasherParts: (
+  /** Parts for one of a wanted rate. */
+  flasherParts: async (
     layout: Layout,
     of: OfJob & { readonly perMinute: number; readonly amps: number },
-  ): FlasherParts[] => flasherParts(laid(layout, of), of.perMinute, of.amps),
+  ): Promise<FlasherParts[]> =>
+    (await import('../../core/study/flasher-search')).flasherParts(laid(layout, of), of.perMinute, of.amps),
+  /** What each trimmer of a job does over its travel. */
   trimmers: (layout: Layout, of: OfJob): TrimmerTravel[] => trimmerTravel(laid(layout, of)),
-  judge: (layout: Layout, { jobId, supplyId, asked }: OfJob & { readonly asked: Asked }): Steps<Finding[]> =>
-    checkJobInSteps(layout, jobId, { supplyId }, asked),
+  /** Judged in steps, once the rules of its kind are there. */
+  async judge(
+    layout: Layout,
+    { jobId, supplyId, asked }: OfJob & { readonly asked: Asked },
+  ): Promise<Steps<Finding[]>> {
+    const own = await kindRules[layout.jobs[jobId].kind]();
+    return checkBenchInSteps(new StudyDesk(benchOf(layout, jobId, { supplyId })), own, asked);
+  },
   powerCut(layout: Layout, of: OfJob): PowerCutStudy {
     const bench = laid(layout, of);
     return powerCutStudy(bench, usualReadings(bench));

@@ -3,7 +3,7 @@ import { changedBy, type Patch } from '../../core/document/patch';
 import { kindQuestions } from '../kinds/questions';
 import { inTurns, Left } from './in-turns';
 import { questions, type Tell } from './questions';
-import type { Steps } from '../../core/finding/check';
+import type { Steps } from '../../core/finding/judging';
 import type { Layout } from '../../core/document/layout';
 import type { LiveRun, RunControls, RunSample, RunStart } from '../../core/study/live-run';
 
@@ -47,8 +47,8 @@ const desk = {
   async ask(ticket: number, name: string, layoutId: number, of: unknown, tell: Tell): Promise<unknown> {
     const layout = layoutOf(layoutId);
     try {
-      const made = (await answering(name))(layout, of, tell);
-      if (!isSteps(made)) return await made;
+      const made = await (await answering(name))(layout, of, tell);
+      if (!isSteps(made)) return made;
       const mine = before.then(() => {
         if (left.has(ticket)) throw new Left();
         return inTurns(made, () => !left.has(ticket));

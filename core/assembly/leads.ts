@@ -4,6 +4,8 @@ import type { WireColour } from '../part/wire-colour';
 import type { WireRole } from '../document/wire-legend';
 import type { Terminal } from './assembly';
 import { isDriven } from '../document/aspect-record';
+import { inOrder } from '../document/in-order';
+import { wireColours } from '../part/wire-colour';
 import { driverKind } from '../supply/drivers';
 import type { JobCore } from '../document/job-record';
 import type { LineRecord } from '../document/wiring-record';
@@ -20,8 +22,36 @@ export interface LeadEnd {
   readonly role: WireRole;
 }
 
-/** Colours of the leads of a driver's outputs, in turn (common practice, no source). */
-const outputColours: readonly WireColour[] = ['red', 'green', 'yellow', 'white', 'violet', 'orange', 'grey'];
+/** Colours of the leads of a driver's outputs where the lamp's own is taken (common practice, no source). */
+const otherColours: readonly WireColour[] = ['white', 'yellow', 'green', 'violet', 'orange', 'grey', 'brown'];
+
+/** What hangs on a driver: its lamps, by what they are and where they hang. */
+type OnDriver = Pick<JobCore, 'legend' | 'lines' | 'circuits' | 'lamps'>;
+
+/**
+ * Colour of the lead of each output of a driver: that of its lamp where wire is sold in it, unless the
+ * common or another output has it already.
+ */
+function outputColours({ legend, lines, circuits, lamps }: OnDriver): ReadonlyMap<string, WireColour> {
+  const found = new Map<string, WireColour>();
+  const taken = new Set<WireColour>([legend.plus, legend.minus]);
+  const outputs = inOrder(lines).flatMap(({ id, from }) =>
+    from.kind === 'output' ? [{ id, output: from.output }] : [],
+  );
+  for (const { id, output } of outputs) {
+    if (found.has(output)) continue;
+    const lamp = Object.values(lamps).find(
+      (l) => l.circuitId !== null && circuits[l.circuitId].lineId === id,
+    );
+    const own = wireColours.find((c) => lamp?.part === c);
+    const colour =
+      (own && !taken.has(own) ? own : otherColours.find((c) => !taken.has(c))) ??
+      otherColours[found.size % otherColours.length];
+    found.set(output, colour);
+    taken.add(colour);
+  }
+  return found;
+}
 
 const tapWords = {
   pickups: 'at the pickups',
@@ -35,7 +65,7 @@ const tapWords = {
  * @returns null for a line that another one feeds
  */
 export function leadsOf(
-  job: Pick<JobCore, 'decoder' | 'legend'>,
+  job: OnDriver & Pick<JobCore, 'decoder'>,
   { from, swapped }: Pick<LineRecord, 'from' | 'swapped'>,
 ): readonly [LeadEnd, LeadEnd] | null {
   if (from.kind === 'line') return null;
@@ -56,7 +86,7 @@ export function leadsOf(
     const own: LeadEnd = {
       name: output?.name.toLowerCase() ?? from.output,
       short: output?.name ?? from.output,
-      colour: outputColours[(Number(from.output.slice(3)) - 1) % outputColours.length],
+      colour: outputColours(job).get(from.output) ?? 'white',
       terminal: { part: 'driver', terminal: from.output },
       role: 'lamp',
     };

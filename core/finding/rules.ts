@@ -1,12 +1,3 @@
-import { aspectsAlike } from './aspects-alike';
-import { aspectDark } from './aspect-dark';
-import { aspectNotShown } from './aspect-not-shown';
-import { aspectsUneven } from './aspects-uneven';
-import { aspectGlares } from './aspect-glares';
-import { commonSide } from './common-side';
-import { breaksFirst } from './breaks-first';
-import { flashRate } from './flash-rate';
-import { flasherBase, flasherStarts } from './flasher-throws';
 import { builtIn } from './built-in';
 import { bulbVolts } from './bulb-volts';
 import { cellHours } from './cell-hours';
@@ -50,13 +41,6 @@ import type { Rule } from './finding';
 /** Every rule that is about parts and supplies, whatever the kind of job. A new one is a file beside these, and a line here. */
 export const rules: readonly Rule[] = [
   noAnswer,
-  commonSide,
-  aspectNotShown,
-  aspectDark,
-  aspectsAlike,
-  flashRate,
-  flasherStarts,
-  flasherBase,
   noCurrentLimit,
   reservoirBackwards,
   reservoirRating,
@@ -96,7 +80,4 @@ export const rules: readonly Rule[] = [
   showHours,
   darkGap,
   glare,
-  aspectGlares,
-  aspectsUneven,
-  breaksFirst,
 ];

@@ -223,11 +223,6 @@ const elsewhere = [
   'socket-heat',
   'glare',
   'show-hours',
-  'aspect-dark',
-  'aspects-alike',
-  'flasher-starts',
-  'flasher-base',
-  'breaks-first',
 ];
 
 test('cures of every other common rule were among those applied', () => {

@@ -159,14 +159,19 @@ export function flasherRun(bench: Bench): FlasherRun | null {
   const rows: [number, number, number][] = [[0, 0, 0]];
   let baseBackVolts = 0;
   let ahead: 1 | 2 | null = null;
+  let since = { at: 0, side: ahead as 1 | 2 | null };
   const thrown: { at: number; to: 1 | 2 }[] = [];
   run.onStep = (step) => {
     const [one, two, baseOne, baseTwo] = step.after;
     baseBackVolts = Math.max(baseBackVolts, -baseOne, -baseTwo);
     const more = Math.max(one, two);
     const now = more > LEAST_AMPS && Math.min(one, two) < more / 2 ? (one > two ? 1 : 2) : ahead;
-    if (now !== null && now !== ahead) thrown.push({ at: step.to, to: now });
-    ahead = now;
+    if (now !== since.side) since = { at: step.to, side: now };
+    // What throws over stays so; a spike at an edge does not.
+    if (now !== null && now !== ahead && step.to - since.at > HOLDS * byHandSeconds) {
+      thrown.push({ at: since.at, to: now });
+      ahead = now;
+    }
     if (step.to - rows[rows.length - 1][0] >= stop / KEPT) rows.push([step.to, one, two]);
   };
   while (!run.done) run.advance(STEPS_AT_ONCE);
@@ -183,5 +188,7 @@ export function flasherRun(bench: Bench): FlasherRun | null {
     amps: [rows.map((r) => r[1]), rows.map((r) => r[2])],
   };
 }
+/** Share of a turn for which one side is ahead before it counts as thrown over. */
+const HOLDS = 0.02;
 /** A collector that carries less is off. */
 const LEAST_AMPS = 5e-5;

@@ -17,6 +17,8 @@ const CAPACITORS = [4.7e-6, 10e-6, 22e-6, 47e-6, 100e-6, 220e-6];
 const OVERDRIVE = 3;
 /** A base resistor keeps above this, or the base alone draws what a lamp does; and below this, or what leaks in an electrolytic starves it. */
 const OHMS = { least: 4.7e3, most: 220e3 };
+/** What comes no nearer than this is not offered, as a share. */
+const NEAR = 0.25;
 /** Candidates that are run. */
 const TRIED = 3;
 
@@ -99,6 +101,7 @@ export function flasherParts(bench: Bench, perMinute: number, amps: number): Fla
       }
       return found ? [found] : [];
     })
+    .filter((p) => Math.abs(p.perMinute / perMinute - 1) < NEAR)
     .sort((a, b) => Math.abs(a.perMinute / perMinute - 1) - Math.abs(b.perMinute / perMinute - 1));
 }
 

@@ -1,5 +1,5 @@
 import { isDriven } from '../document/aspect-record';
-import { HARMFUL_HERTZ } from '../light/flashes';
+import { HARMFUL_HERTZ } from '../quantity/flashes';
 import { behindGlass } from './aspect-looks';
 import { aspectIn } from './aspects';
 import { Solver } from './solver';

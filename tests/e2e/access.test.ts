@@ -69,6 +69,9 @@ describe('axe finds nothing serious', () => {
     '/bench/quay-lamps/brief',
     '/bench/harbour-office/circuit',
     '/bench/ferry-canopy/lamps',
+    '/new/crossing',
+    '/bench/quay-starter/aspects',
+    '/bench/quay-street/power',
     '/bench/tug-dunlin/lamps',
     '/bench/tug-dunlin/try',
     '/drawer',
@@ -176,6 +179,7 @@ describe('nothing essential scrolls sideways', () => {
       '/new/coach',
       '/bench/railcar-tern/build',
       '/at-bench/railcar-tern',
+      '/bench/quay-street/aspects',
     ]) {
       await page.goto(host.base + path);
       await page.locator('h1').first().waitFor({ state: 'attached' });

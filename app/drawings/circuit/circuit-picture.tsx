@@ -132,7 +132,8 @@ function titleOf({ parts, heads }: Ladder, { job }: Bench): string {
   const names = circuits.flatMap((id) => (Object.hasOwn(job.circuits, id) ? [job.circuits[id].name] : []));
   if (names.length > 2) return `${names[0]} and ${names.length - 1} more`;
   if (names.length > 0) return names.join(' and ');
-  if (parts.length === 0) return heads.length > 0 ? `What feeds the ${job.decoder ? 'decoder' : 'driver'}` : '';
+  if (parts.length === 0)
+    return heads.length > 0 ? `What feeds the ${job.decoder ? 'decoder' : 'driver'}` : '';
   return drawn.some((p) => p.lamp !== null) ? 'Not wired yet' : 'Nothing hangs here yet';
 }
 

@@ -34,7 +34,7 @@ export function NewCrossing({ layout }: { readonly layout: Layout }) {
       }
       after={() => (
         <>
-          <DriverChoice value={driver} onChoose={setDriver} />
+          <DriverChoice columns={3} value={driver} onChoose={setDriver} />
           <CommonChoice value={common} onChoose={setCommon} />
         </>
       )}

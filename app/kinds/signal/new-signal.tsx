@@ -38,7 +38,7 @@ export function NewSignal({ layout }: { readonly layout: Layout }) {
       after={() =>
         form === 'semaphore' ? null : (
           <>
-            <DriverChoice value={driver} onChoose={setDriver} />
+            <DriverChoice columns={3} value={driver} onChoose={setDriver} />
             <CommonChoice value={common} onChoose={setCommon} />
           </>
         )

@@ -3,15 +3,16 @@ import { Choice } from '../../fields/choice';
 
 interface DriverChoiceProps {
   readonly value: DriverKindName;
+  readonly columns: number;
   readonly onChoose: (value: DriverKindName) => void;
 }
 
 /** What switches the lamps. */
-export function DriverChoice({ value, onChoose }: DriverChoiceProps) {
+export function DriverChoice({ value, columns, onChoose }: DriverChoiceProps) {
   return (
     <Choice<DriverKindName>
       label="Switched by"
-      columns={3}
+      columns={columns}
       options={(Object.keys(driverKinds) as DriverKindName[]).map((id) => ({
         value: id,
         name: driverKinds[id].name,

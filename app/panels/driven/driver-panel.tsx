@@ -34,7 +34,7 @@ export function DriverPanel({ layout, jobId, job, solved }: PanelProps<AnyJob & 
         <p className="hint">Its lamp is always lit; the arm, moved by wire or motor, shows the aspect.</p>
       ) : (
         <>
-          <DriverChoice value={driver.kind} onChoose={choose} />
+          <DriverChoice columns={1} value={driver.kind} onChoose={choose} />
           <DriverFields layout={layout} jobId={jobId} driver={driver} readings={solved.readings} />
         </>
       )}

@@ -1,5 +1,5 @@
 import { levelOf, movingEffects, type MovingEffectName } from './effects';
-import { HARMFUL_HERTZ } from '../../light/flashes';
+import { HARMFUL_HERTZ } from '../../quantity/flashes';
 
 /** Lamps that move together: plain ones, each on a channel of its own, or some of an addressable string. */
 export interface TimelineGroup {

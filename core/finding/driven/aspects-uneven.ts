@@ -1,11 +1,11 @@
-import { nextPreferred } from '../part/preferred';
-import { shareOfLightness } from '../light/lightness';
-import { wiringOf } from '../kinds/wirings';
-import { setAt } from './cures';
-import { aboutLamps, lampWords } from './about';
+import { nextPreferred } from '../../part/preferred';
+import { shareOfLightness } from '../../light/lightness';
+import { wiringOf } from '../../kinds/wirings';
+import { setAt } from '../cures';
+import { aboutLamps, lampWords } from '../about';
 import { showsAspects } from './driven';
-import { rule } from './finding';
-import type { DocumentPath } from '../assembly/assembly';
+import { rule } from '../finding';
+import type { DocumentPath } from '../../assembly/assembly';
 
 /** From here on the eye minds that one aspect is brighter than another: half the light is 24 (common practice, no source). */
 const SEEN_UNEVEN = 20;

@@ -1,7 +1,7 @@
-import { driverOf } from '../document/aspect-record';
-import { formatQuantity } from '../quantity/format';
-import { rule } from './finding';
-import type { Driven } from '../document/aspect-record';
+import { driverOf } from '../../document/aspect-record';
+import { formatQuantity } from '../../quantity/format';
+import { rule } from '../finding';
+import type { Driven } from '../../document/aspect-record';
 
 /** What a base of a small transistor bears backwards, in volts (typical, from memory). */
 const BASE_BACK_VOLTS = 5;

@@ -1,5 +1,5 @@
 import { drivenIn, showsAspects } from './driven';
-import { rule } from './finding';
+import { rule } from '../finding';
 
 /** Time a small switch takes from contact to contact (common practice, no source). */
 const BLINK_MS = 20;

@@ -1,10 +1,10 @@
-import { inOrder } from '../document/in-order';
-import { driverKind } from '../supply/drivers';
-import { askedOf } from '../study/aspects';
+import { inOrder } from '../../document/in-order';
+import { driverKind } from '../../supply/drivers';
+import { askedOf } from '../../study/aspects';
 import { aspectPath, draftOf, drivenIn, showsAspects } from './driven';
-import { rule, type Cure } from './finding';
-import type { Driven } from '../document/aspect-record';
-import type { Bench } from '../study/bench';
+import { rule, type Cure } from '../finding';
+import type { Driven } from '../../document/aspect-record';
+import type { Bench } from '../../study/bench';
 
 /** An aspect that what drives the lamps cannot show. */
 export const aspectNotShown = rule({

@@ -1,7 +1,7 @@
-import { driverKind } from '../supply/drivers';
-import { outputOf } from '../study/aspects';
+import { driverKind } from '../../supply/drivers';
+import { outputOf } from '../../study/aspects';
 import { draftOf, drivenIn, showsAspects } from './driven';
-import { rule } from './finding';
+import { rule } from '../finding';
 
 /** A head that is joined at one side and a driver that switches that side. */
 export const commonSide = rule({

@@ -1,7 +1,7 @@
-import { isDriven, type Driven } from '../document/aspect-record';
-import type { DocumentPath } from '../assembly/assembly';
-import type { Layout } from '../document/layout';
-import type { Bench } from '../study/bench';
+import { isDriven, type Driven } from '../../document/aspect-record';
+import type { DocumentPath } from '../../assembly/assembly';
+import type { Layout } from '../../document/layout';
+import type { Bench } from '../../study/bench';
 import type { Draft } from 'immer';
 
 /** The aspects of a job, where it has some. */

@@ -1,8 +1,8 @@
-import { isDriven, type Driven } from '../document/aspect-record';
-import { HARMFUL_HERTZ, USUAL_PER_MINUTE } from '../light/flashes';
-import { driverKind } from '../supply/drivers';
-import { rule, type Cure } from './finding';
-import type { Bench } from '../study/bench';
+import { isDriven, type Driven } from '../../document/aspect-record';
+import { HARMFUL_HERTZ, USUAL_PER_MINUTE } from '../../quantity/flashes';
+import { driverKind } from '../../supply/drivers';
+import { rule, type Cure } from '../finding';
+import type { Bench } from '../../study/bench';
 
 /** Sets the rate of a driver that has one; of what is timed by parts, its capacitors. */
 const setRate = (jobId: string, perMinute: number): Cure => ({

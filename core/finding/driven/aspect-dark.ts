@@ -1,7 +1,7 @@
-import { FAINT_LIGHTNESS } from '../light/lamp-light';
-import { aboutLamps } from './about';
+import { FAINT_LIGHTNESS } from '../../light/lamp-light';
+import { aboutLamps } from '../about';
 import { aspectPath, draftOf, showsAspects } from './driven';
-import { rule } from './finding';
+import { rule } from '../finding';
 
 /** An aspect in which nothing is to be seen, and one that is to be dark in which something is. */
 export const aspectDark = rule({

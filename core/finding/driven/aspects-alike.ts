@@ -1,7 +1,7 @@
-import { lookAlike, TOLD_COLOUR, type AspectLook } from '../study/aspect-looks';
-import { aboutLamps } from './about';
+import { lookAlike, TOLD_COLOUR, type AspectLook } from '../../study/aspect-looks';
+import { aboutLamps } from '../about';
 import { aspectPath, showsAspects, viewOf } from './driven';
-import { rule } from './finding';
+import { rule } from '../finding';
 
 const hue = (look: AspectLook): string =>
   look.seen.some((s) => s.shows === 'flash') ? 'flashing' : 'steady';

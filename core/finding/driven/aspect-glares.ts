@@ -1,10 +1,10 @@
-import { FULL_CANDELA } from '../light/lamp-light';
-import { nextPreferred } from '../part/preferred';
-import { shareOfLightness } from '../light/lightness';
-import { setAt } from './cures';
-import { aboutLamps, lampWords } from './about';
+import { FULL_CANDELA } from '../../light/lamp-light';
+import { nextPreferred } from '../../part/preferred';
+import { shareOfLightness } from '../../light/lightness';
+import { setAt } from '../cures';
+import { aboutLamps, lampWords } from '../about';
 import { showsAspects, viewOf } from './driven';
-import { rule } from './finding';
+import { rule } from '../finding';
 
 /** Brighter than a bare white lamp at 10 mA by this share is glaring in the dark (common practice, no source). */
 const GLARING = 115;

@@ -1,0 +1,245 @@
+import { CircuitError } from '../circuit/error';
+import { attemptPatches } from '../document/gate';
+import { change, patchesBetween } from '../document/patch';
+import { benchIn, type Bench } from '../study/bench';
+import { gravestFirst } from './gravest-first';
+import { rules } from './rules';
+import { paceOf, StudyDesk, type Pace, type Studies } from './studies';
+import type { Layout } from '../document/layout';
+import type { Cure, Finding, Judgement, Remedy, Rule, Severity } from './finding';
+
+/** Which rules to run: those whose studies are there soon, those that take long, or all. */
+export type Asked = 'quick' | 'slow' | 'all';
+
+/** Rounds in which what a cure newly breaks is mended before the cure is given up. */
+const MOST_ROUNDS = 3;
+
+const weight: Readonly<Record<Severity, number>> = { stop: 0, mind: 1, note: 2 };
+const paces: readonly Pace[] = ['frame', 'soon', 'slow'];
+const paceFor = (rule: Rule): Pace =>
+  rule.needs.map((n) => paceOf[n]).reduce((a, b) => (paces.indexOf(b) > paces.indexOf(a) ? b : a), 'frame');
+const isSlow = (rule: Rule): boolean => paceFor(rule) === 'slow';
+
+/** What a cure is judged by: what stands within a frame, without the load, and while it charges. */
+const isTrial = (rule: Rule): boolean =>
+  paceFor(rule) === 'frame' || rule.needs.includes('noLoad') || rule.needs.includes('inrush');
+
+export interface Judged extends Judgement {
+  readonly rule: string;
+}
+
+/** Work in steps: between two of them whoever does it may turn to something else, or leave it. */
+export type Steps<T> = Generator<void, T, void>;
+
+/** What some rules say, each by the studies it needs; a study that fails silences only the rules that need it. */
+function* judged(desk: StudyDesk, chosen: readonly Rule[], silenced?: Map<string, string>): Steps<Judged[]> {
+  const { bench } = desk;
+  const found: Judged[] = [];
+  for (const rule of chosen) {
+    if (rule.about && !rule.about(bench)) continue;
+    yield;
+    try {
+      // Each study is made when a rule asks for it, and kept.
+      const studies = Object.defineProperties(
+        {},
+        Object.fromEntries(rule.needs.map((n) => [n, { get: () => desk.get(n) }])),
+      ) as Studies;
+      found.push(...rule.judge(bench, studies).map((j) => ({ ...j, rule: rule.id })));
+    } catch (error) {
+      if (!(error instanceof CircuitError)) throw error;
+      silenced?.set(rule.id, error.message);
+    }
+  }
+  return saidOnce(found);
+}
+
+/** What one cause explains is said once. */
+function saidOnce(found: readonly Judged[]): Judged[] {
+  return found.filter(
+    (f) =>
+      !found.some((cause) => {
+        const { explains } = cause;
+        if (!explains?.rules.includes(f.rule)) return false;
+        return explains.lamps === null || (f.subject?.lamps ?? []).some((l) => explains.lamps!.includes(l));
+      }),
+  );
+}
+
+/** Which of some rules are asked for. */
+const chosenOf = (all: readonly Rule[], asked: Asked): readonly Rule[] =>
+  all.filter((r) => asked === 'all' || isSlow(r) === (asked === 'slow'));
+
+/**
+ * What the rules say of a bench, before any cure is tried, in steps of at most a study each.
+ * @param own rules of its kind alone
+ */
+export const judgedInSteps = (
+  desk: StudyDesk,
+  own: readonly Rule[],
+  asked: Asked = 'all',
+  silenced?: Map<string, string>,
+): Steps<Judged[]> => judged(desk, chosenOf([...rules, ...own], asked), silenced);
+
+/**
+ * Judges a bench in steps of at most a study each; cures are tried and offered where they hold.
+ * @param own rules of its kind alone
+ */
+export function* checkBenchInSteps(
+  desk: StudyDesk,
+  own: readonly Rule[],
+  asked: Asked = 'all',
+): Steps<Finding[]> {
+  const { bench } = desk;
+  const silenced = new Map<string, string>();
+  const found = yield* judgedInSteps(desk, own, asked, silenced);
+  const trial = new Trial(desk, [...rules, ...own], found);
+  const findings: Finding[] = [];
+  for (const judgement of found) {
+    const { cures = [], onlyIfCured, explains, subject = {}, ...finding } = judgement;
+    void explains;
+    const held: { readonly remedy: Remedy; readonly says: string | undefined }[] = [];
+    for (const cure of cures) {
+      for (const one of [cure].flat()) {
+        const remedy = yield* trial.of(judgement, one);
+        if (!remedy) continue;
+        held.push({ remedy, says: one.says });
+        break;
+      }
+    }
+    if (onlyIfCured && held.length === 0) continue;
+    const says = held.find((h) => h.says !== undefined)?.says;
+    findings.push({
+      ...finding,
+      subject,
+      reason: says === undefined ? finding.reason : `${finding.reason} ${says}`,
+      remedies: held.map((h) => h.remedy),
+    });
+  }
+  return gravestFirst([...findings, ...unjudged(bench, silenced, findings)]);
+}
+
+/** Rules that could not judge, for want of a study, are named; the others stand. */
+function unjudged(
+  { jobId }: Bench,
+  silenced: ReadonlyMap<string, string>,
+  findings: readonly Finding[],
+): Finding[] {
+  const reasons = [...new Set(silenced.values())];
+  if (reasons.length === 0 || findings.some((f) => f.rule === 'no-answer')) return [];
+  return [
+    {
+      id: 'not-judged',
+      rule: 'not-judged',
+      severity: 'mind',
+      title: `${silenced.size} ${silenced.size === 1 ? 'rule' : 'rules'} could not judge`,
+      sentence: `${reasons[0]} Not judged: ${[...silenced.keys()].join(', ')}.`,
+      reason: 'What they need could not be solved; everything else was judged without it.',
+      subject: {},
+      paths: [['jobs', jobId]],
+      terminals: [],
+      figures: [{ is: silenced.size, limit: 0, unit: 'pieces' }],
+      remedies: [],
+    },
+  ];
+}
+
+/** Tries cures on a job: applied, judged, what is newly wrong mended, and dropped where that does not end well. */
+class Trial {
+  private readonly rules: readonly Rule[];
+  private wrong: ReadonlyMap<string, Severity> | null = null;
+  private readonly desks = new WeakMap<Layout, StudyDesk>();
+
+  constructor(
+    private readonly desk: StudyDesk,
+    private readonly all: readonly Rule[],
+    private readonly found: readonly Judged[],
+  ) {
+    this.rules = all.filter(isTrial);
+  }
+
+  /** @returns null for a cure that does not hold */
+  *of(of: Judged, cure: Cure): Steps<Remedy | null> {
+    const { bench } = this.desk;
+    const tried = attempt(bench.layout, cure.recipe);
+    if (tried === null || tried === bench.layout) return null;
+    let at: Layout = tried;
+    const own = this.all.filter((r) => r.id === of.rule);
+    // The least that is asked: its own finding is gone.
+    if (!clears(yield* this.judgedIn(at, own), of)) return null;
+    for (let round = 0; round <= MOST_ROUNDS; round++) {
+      const now = yield* this.judgedIn(at, this.rules);
+      if (now === null) return null;
+      const wrong = yield* this.wrongBefore();
+      const fresh = now.filter((f) => isNew(f, wrong));
+      if (fresh.length === 0) break;
+      const next: Layout | null = round < MOST_ROUNDS ? mended(at, fresh) : null;
+      if (next === null) {
+        // A new worry is borne where something worse is put right.
+        if (of.severity === 'stop' && fresh.every((f) => f.severity !== 'stop')) break;
+        return null;
+      }
+      at = next;
+    }
+    if (!clears(yield* this.judgedIn(at, own), of)) return null;
+    const path = ['jobs', bench.jobId];
+    const patches = patchesBetween(bench.layout.jobs[bench.jobId], at.jobs[bench.jobId], path);
+    if (patches.length === 0 || !attemptPatches(bench.layout, patches).ok) return null;
+    return { label: typeof cure.label === 'string' ? cure.label : cure.label(at), patches };
+  }
+
+  /** What was wrong before any cure, by finding. */
+  private *wrongBefore(): Steps<ReadonlyMap<string, Severity>> {
+    this.wrong ??= new Map(
+      [...(yield* judged(this.desk, this.rules)), ...this.found].map((known) => [known.id, known.severity]),
+    );
+    return this.wrong;
+  }
+
+  /** What rules say of the job in another layout; null where it cannot be laid out or solved. */
+  private *judgedIn(layout: Layout, chosen: readonly Rule[]): Steps<Judged[] | null> {
+    try {
+      let desk = this.desks.get(layout);
+      if (!desk) this.desks.set(layout, (desk = new StudyDesk(benchIn(this.desk.bench, layout))));
+      const silenced = new Map<string, string>();
+      const found = yield* judged(desk, chosen, silenced);
+      return silenced.size > 0 ? null : found;
+    } catch {
+      return null;
+    }
+  }
+}
+
+/** A layout with a recipe applied; null where it cannot be, or says that it has nothing to change. */
+function attempt(layout: Layout, recipe: Cure['recipe']): Layout | null {
+  let useful: unknown = true;
+  try {
+    const made = change(layout, (draft) => (useful = recipe(draft)));
+    return useful === false ? null : made.layout;
+  } catch {
+    return null;
+  }
+}
+
+/** Whether a finding was not there before, or is graver than it was. */
+function isNew(f: Judged, before: ReadonlyMap<string, Severity>): boolean {
+  if (f.severity === 'note') return false;
+  const was = before.get(f.id);
+  return was === undefined || weight[f.severity] < weight[was];
+}
+
+/** Whether a finding is gone, or less grave than it was. */
+const clears = (now: readonly Judged[] | null, of: Judged): boolean =>
+  now !== null && !now.some((f) => f.id === of.id && weight[f.severity] <= weight[of.severity]);
+
+/** The first cure of everything that is newly wrong, applied; null where there is none. */
+function mended(layout: Layout, fresh: readonly Judged[]): Layout | null {
+  let at = layout;
+  for (const f of fresh) {
+    const [first] = [...(f.cures ?? [])].flat();
+    if (!first) return null;
+    const next = attempt(at, first.recipe);
+    if (next === null) return null;
+    at = next;
+  }
+  return at === layout ? null : at;
+}
