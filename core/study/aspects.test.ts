@@ -194,6 +194,16 @@ describe('findings about aspects', () => {
     expect(glare).toHaveLength(1);
     expect(glare[0].sentence).toMatch(/cd ahead by \d+ mA/);
   });
+  test('three aspects on pairs: one of each pair is always on, so Stop shows yellow too; pins cure it', () => {
+    const pairs = signal('three-aspect', 'accessory-pairs', 'dcc');
+    const strays = found(pairs, 'aspect-strays');
+    expect(strays.map((f) => f.id)).toEqual(['aspect-strays stop']);
+    expect(strays[0].sentence).toContain('Yellow shines');
+    const cured = { ...pairs, layout: patched(pairs.layout, strays[0].remedies[0].patches) };
+    expect(found(cured, 'aspect-strays')).toEqual([]);
+    expect(checkJob(cured.layout, cured.jobId).filter((f) => f.severity === 'stop')).toEqual([]);
+    expect(found(signal('two-aspect', 'accessory-pairs', 'dcc'), 'aspect-strays')).toEqual([]);
+  });
   test('3.3 V pins before lamps that share 5 V would let a red one glow; from the board’s own pin they do not', () => {
     const made = signal('two-aspect', 'pins', 'bus-5');
     expect(found(made, 'faint')).toEqual([]);

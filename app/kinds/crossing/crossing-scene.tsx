@@ -16,7 +16,9 @@ export function CrossingScene(props: PanelProps<CrossingRecord>) {
   const { width, top } = crossingSize(job);
   const { readings, tooFast } = usePhase(props);
   const perMinute = job.driver && driverKind(job.driver).perMinute(job.driver);
-  const rate = perMinute === null ? '' : `${perMinute.toFixed(0)} flashes a minute, each lamp · `;
+  // Parts are reckoned by the usual sum; a run of the circuit says it nearer.
+  const about = job.driver?.kind === 'flasher' || job.driver?.kind === 'timer' ? 'about ' : '';
+  const rate = perMinute === null ? '' : `${about}${perMinute.toFixed(0)} flashes a minute, each lamp · `;
   return (
     <SceneryStage
       of={props}

@@ -1,6 +1,7 @@
 import { aspectDark } from './aspect-dark';
 import { aspectGlares } from './aspect-glares';
 import { aspectNotShown } from './aspect-not-shown';
+import { aspectStrays } from './aspect-strays';
 import { aspectsAlike } from './aspects-alike';
 import { aspectsUneven } from './aspects-uneven';
 import { breaksFirst } from './breaks-first';
@@ -14,6 +15,7 @@ export const drivenRules: readonly Rule[] = [
   commonSide,
   aspectNotShown,
   aspectDark,
+  aspectStrays,
   aspectsAlike,
   flashRate,
   flasherStarts,

@@ -16,7 +16,7 @@ const measures: Readonly<
   route: { height: 4.4, lens: 0.09, spacing: 0.2, post: 0.17 },
 };
 /** Brass tube on which small signals are built: the thinnest that takes leads, and its wall, in millimetres (common practice, no source). */
-const LEAST_POST = 1.6;
+const LEAST_POST = 2;
 const WALL = 0.3;
 /** The smallest lamp that is put behind a lens. */
 const LEAST_LENS = 0.8;

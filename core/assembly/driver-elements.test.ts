@@ -1,0 +1,138 @@
+import { describe, expect, test } from 'vitest';
+import { driverNames } from '../../tests/driven';
+import { quayside } from '../../tests/scenery';
+import { change } from '../document/patch';
+import { newSignal } from '../kinds/signal/make';
+import { signalIn } from '../kinds/signal/jobs';
+import { benchOf } from '../study/bench';
+import { Solver } from '../study/solver';
+import { usualState } from '../study/states';
+import { candidateTouches } from '../study/touches';
+import { wiringFaults } from '../study/wiring-faults';
+import { ASPECT } from '../supply/state';
+import { assemble } from './assemble';
+import { lower } from './lower';
+import type { Driven } from '../document/aspect-record';
+import type { DriverKindName } from '../supply/drivers';
+
+const made = (driver: DriverKindName, supply = 'bus-12', common: 'anode' | 'cathode' = 'anode') =>
+  newSignal(quayside(), { practice: 'two-aspect', name: 'Signal', supply: { id: supply }, driver, common });
+const readings = (of: ReturnType<typeof made>, aspect: string) => {
+  const bench = benchOf(of.layout, of.jobId);
+  return new Solver(bench).at(usualState(bench, { [ASPECT]: aspect }));
+};
+const edited = (of: ReturnType<typeof made>, recipe: (job: Driven) => void) => ({
+  ...of,
+  layout: change(of.layout, (d) => recipe(d.jobs[of.jobId] as unknown as Driven)).layout,
+});
+
+describe('a driver as its lamps see it', () => {
+  test.each(driverNames)(
+    '%s: an output that is off leaks next to nothing, one that is on carries its lamp',
+    (name) => {
+      if (name === 'flasher' || name === 'timer' || name === 'alternating') return;
+      const stop = readings(made(name), 'stop');
+      const red = stop.dies.find((d) => d.lampId === 'red')!;
+      const green = stop.dies.find((d) => d.lampId === 'green')!;
+      expect(red.amps.mean).toBeGreaterThan(1e-3);
+      expect(Math.abs(green.amps.mean)).toBeLessThan(1e-6);
+      expect(stop.outputAmps.get('out2')).toBeCloseTo(red.amps.mean, 6);
+    },
+  );
+  test('what the supply gives is what the lamp and the board take', () => {
+    const stop = readings(made('accessory-pairs'), 'stop');
+    const red = stop.dies.find((d) => d.lampId === 'red')!;
+    // A board of 20 mA for itself.
+    expect(stop.supplyAmps.mean).toBeCloseTo(red.amps.mean + 0.02, 3);
+  });
+  test('behind a bridge on DCC the lamp sees two junctions less (1.2 to 1.8 V)', () => {
+    const bus = edited(made('accessory-pairs', 'bus-16'), () => undefined);
+    const [dcc, dc] = [readings(made('accessory-pairs', 'dcc'), 'stop'), readings(bus, 'stop')];
+    const volts = (r: typeof dcc, ohms: number): number => {
+      const red = r.dies.find((d) => d.lampId === 'red')!;
+      return red.volts.mean + red.amps.mean * ohms;
+    };
+    const ohms = (of: ReturnType<typeof made>): number =>
+      signalIn(of.layout, of.jobId).circuits['output-2'].ohms;
+    expect(15 - volts(dcc, ohms(made('accessory-pairs', 'dcc')))).toBeGreaterThan(1.2);
+    expect(15 - volts(dcc, ohms(made('accessory-pairs', 'dcc')))).toBeLessThan(1.8);
+    expect(16 - volts(dc, ohms(bus))).toBeLessThan(0.1);
+  });
+  test('on AC its reservoir keeps the lamp from flickering', () => {
+    const ac = made('accessory-pairs', 'ac');
+    const red = (of: typeof ac) => readings(of, 'stop').dies.find((d) => d.lampId === 'red')!;
+    const smooth = red(ac);
+    const bare = red(edited(ac, (j) => void (j.driver!.feed.farads = 0)));
+    const swing = ({ amps }: typeof smooth): number => (amps.greatest - amps.least) / amps.mean;
+    expect(swing(smooth)).toBeLessThan(0.35);
+    expect(swing(bare)).toBeGreaterThan(1.5);
+  });
+  test('pins of 3.3 V hold their volts whatever stands before them, until it is too little', () => {
+    const pins = (supply: string) =>
+      edited(made('pins', supply), (j) => {
+        if (j.driver?.kind === 'pins') j.driver.volts = 3.3;
+      });
+    const amps = (supply: string): number => {
+      const of = pins(supply);
+      const same = change(
+        of.layout,
+        (d) => void (signalIn(d, of.jobId).circuits['output-2'].ohms = 470),
+      ).layout;
+      return readings({ ...of, layout: same }, 'stop').dies.find((d) => d.lampId === 'red')!.amps.mean;
+    };
+    expect(amps('bus-5')).toBeCloseTo(amps('bus-24'), 5);
+    // (3.3 V - 1.9 V) / (470 + 25) ohm, by hand.
+    expect(amps('bus-5')).toBeGreaterThan(0.0025);
+    expect(amps('bus-5')).toBeLessThan(0.0031);
+  });
+  test('a lamp fed past the board glows through a pin of 3.3 V that is off; joined to the board’s own it does not', () => {
+    // Pins are held at the other side while off: between 5 V and 3.3 V a red lamp has 1.7 V left.
+    const of = edited(made('pins', 'bus-5'), (j) => {
+      if (j.driver?.kind === 'pins') j.driver.volts = 3.3;
+    });
+    const green = readings(of, 'stop').dies.find((d) => d.lampId === 'green')!;
+    expect(Math.abs(green.amps.mean)).toBeLessThan(1e-6);
+    const astray = change(of.layout, (d) => {
+      const job = signalIn(d, of.jobId);
+      job.lines['line-2'].from = { kind: 'supply', tap: 'board' };
+    }).layout;
+    const { leads } = assemble(astray, of.jobId);
+    expect(leads.some((l) => l.from.part === 'rails' && l.to.part === 'lamp-red')).toBe(true);
+  });
+  test('contacts on AC without a bridge pass both halves: lamps of one sense light for half the time', () => {
+    const of = made('contacts', 'ac');
+    const red = readings(of, 'stop').dies.find((d) => d.lampId === 'red')!;
+    expect(red.amps.least).toBeLessThan(1e-4);
+    expect(red.amps.greatest).toBeGreaterThan(2 * red.amps.mean);
+  });
+});
+
+describe('its faults and its proof', () => {
+  const { layout, jobId } = made('contacts');
+  const bench = benchOf(layout, jobId);
+  test('two outputs exchanged are among the faults, and a touch on the track tells', () => {
+    const fault = wiringFaults(bench).find((f) => f.id.startsWith('exchanged out1 out2'))!;
+    const touches = candidateTouches(bench).filter((t) => t.kind !== 'tester');
+    const told = touches.some((t) => {
+      const [sound, wrong] = [t.look([]), t.look(fault.faults)];
+      return [...sound].some(([lamp, light]) => Math.abs(light - (wrong.get(lamp) ?? 0)) > 20);
+    });
+    expect(told).toBe(true);
+  });
+  test('the tester is used with the leads off the driver', () => {
+    const [touch] = candidateTouches(bench);
+    expect(touch.does).toContain('leads off the driver');
+    expect(Math.max(...touch.look([]).values())).toBeGreaterThan(9);
+  });
+  test('off its terminals a driver leaves nothing but what keeps contacts from floating', () => {
+    const assembly = assemble(layout, jobId);
+    const bare = {
+      ...assembly,
+      parts: assembly.parts.map((p) => (p.kind === 'driver' ? { ...p, unplugged: true } : p)),
+    };
+    const { netlist } = lower(bare, layout.supplies['bus-12']);
+    expect(netlist.elements.filter((e) => e.of?.part === 'driver').every((e) => e.kind === 'resistor')).toBe(
+      true,
+    );
+  });
+});
