@@ -39,6 +39,7 @@ export const carouselWiring: ProgramWiring = {
   channelAmps: [0.01, 0.01, 0.01, 0.01, 0.015, 0.015],
   stringLamp: { colourAmps: 0.012, idleAmps: 0.0008 },
   limitAmps: 2,
+  litBy: 'high',
 };
 
 /** Time lines of any effects with any parameters they may have. */

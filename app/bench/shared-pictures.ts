@@ -100,3 +100,14 @@ export const flasher: BenchPicture<AnyJob> = {
   })),
   when: ({ job }) => driverOf(job)?.kind === 'flasher',
 };
+
+/** Where pins of a small computer drive: its program. */
+export const program: BenchPicture<AnyJob> = {
+  id: 'program',
+  name: 'Program',
+  savesItself: true,
+  Picture: lazy(async () => ({
+    default: (await import('../drawings/driven/program-picture')).ProgramPicture,
+  })),
+  when: ({ job }) => driverOf(job)?.kind === 'pins',
+};

@@ -77,6 +77,18 @@ test('a signal of four lamps: its aspects side by side, one set by a press, and 
   await page.getByRole('button', { name: 'Lay it out and light it' }).click();
   await judged(page);
   expect(await page.locator('.aspect-card').count()).toBe(4);
+  // Its program, on pins of one's own; a pin used twice makes none.
+  await page.locator('.pictures').getByText('Program', { exact: true }).click();
+  await page.getByLabel('It shows').waitFor();
+  await expect.poll(() => page.locator('.program-source').innerText()).toContain('from machine import Pin');
+  await page.getByLabel('Output 2 on pin').fill('2');
+  await page.keyboard.press('Enter');
+  await page.getByText('No program is made: pin 2 is used 2 times.').waitFor();
+  await page.getByLabel('Output 2 on pin').fill('7');
+  await page.keyboard.press('Enter');
+  await page.getByText('C++', { exact: true }).click();
+  await expect.poll(() => page.locator('.program-source').innerText()).toContain('void loop()');
+  await page.locator('.pictures').getByText('Aspects', { exact: true }).click();
   await page.locator('.aspect-card', { hasText: 'Preliminary caution' }).click();
   await expect
     .poll(async () =>

@@ -17,9 +17,11 @@ const mixed = (hash: number, byte: number): number => Math.imul(hash ^ byte, 0x0
 
 /** What a board's pins are told in a frame: each plain pin, then the string's bytes in the order they are sent. */
 function sent(timeline: Timeline, wiring: ProgramWiring, frame: Uint8Array): number[] {
-  const pins = wiring.channelPins.map((pin, k) =>
-    wiring.pulsePins.includes(pin) ? frame[k] : frame[k] > 127 ? 1 : 0,
-  );
+  const dark = wiring.litBy === 'low' ? 1 : 0;
+  const pins = wiring.channelPins.map((pin, k) => {
+    if (wiring.pulsePins.includes(pin)) return dark ? 255 - frame[k] : frame[k];
+    return frame[k] > 127 ? 1 - dark : dark;
+  });
   const [one, two] = wiring.colourOrder === 'grb' ? [1, 0] : [0, 1];
   const string = Array.from({ length: timeline.lamps }, (_, k) => {
     const at = timeline.channels + 3 * k;
@@ -207,6 +209,7 @@ int main(int, char **argv) {
     channelAmps: [],
     colourOrder: of.seed % 2 === 0 ? 'grb' : 'rgb',
     limitAmps: 5,
+    litBy: of.seed % 3 === 0 ? 'low' : 'high',
   });
   test.each(fc.sample(generatedTimeline, { numRuns: 12, seed: 61 }).map((of, i) => [i, of] as const))(
     'time line %d of any effects with any parameters, in both languages',

@@ -21,6 +21,8 @@ export interface ProgramWiring {
   readonly channelAmps: readonly number[];
   readonly stringLamp: StringLamp;
   readonly limitAmps: number;
+  /** Whether a channel is lit while its pin is high, or while it is low, as where lamps share plus. */
+  readonly litBy: 'high' | 'low';
 }
 
 /** A program that cannot be made, where, and why. */
@@ -88,6 +90,7 @@ export function headLines({ timeline, wiring, worst, harmful }: Checked): string
       : [
           `${String(stringPin).padEnd(6)}data of the string, ${timeline.lamps} lamps, ${wiring.colourOrder.toUpperCase()}, through 330 to 470 ohm`,
         ]),
+    ...(wiring.litBy === 'low' ? ['', 'Lamps share plus: a pin that is low lights its lamp.'] : []),
     '',
     `Draws at most ${worst.amps.toFixed(2)} A, at ${(worst.milliseconds / 1000).toFixed(1)} s; the supply gives ${wiring.limitAmps.toFixed(2)} A.`,
     `Nothing goes above ${timeline.capPercent} percent of full. A frame every ${timeline.frameMilliseconds} ms; begins anew after ${(timeline.lastsMilliseconds / 1000).toFixed(1)} s.`,

@@ -41,6 +41,7 @@ export function microPython(timeline: Timeline, wiring: ProgramWiring): string {
     `CAP = ${Math.floor((timeline.capPercent * 256) / 100)}  # of 256`,
     `CHANNELS = ${timeline.channels}`,
     `LAMPS = ${timeline.lamps}`,
+    `DARK = ${wiring.litBy === 'low' ? 1 : 0}  # what a pin is told when its lamp is dark`,
     `PINS = ${tuple(wiring.channelPins)}`,
     `PULSED = ${tuple(wiring.channelPins.map((pin) => (wiring.pulsePins.includes(pin) ? 1 : 0)))}  # 1: any level, 0: on or off`,
     '',
@@ -117,11 +118,11 @@ export function microPython(timeline: Timeline, wiring: ProgramWiring): string {
     ...(wiring.pulsePins.length > 0
       ? [
           '        if PULSED[k]:',
-          '            outputs[k].duty_u16(frame[k] * 257)',
+          '            outputs[k].duty_u16((255 - frame[k] if DARK else frame[k]) * 257)',
           '        else:',
-          '            outputs[k].value(1 if frame[k] > 127 else 0)',
+          '            outputs[k].value(1 - DARK if frame[k] > 127 else DARK)',
         ]
-      : ['        outputs[k].value(1 if frame[k] > 127 else 0)']),
+      : ['        outputs[k].value(1 - DARK if frame[k] > 127 else DARK)']),
     ...(hasString
       ? [
           '    for k in range(LAMPS):',

@@ -1,0 +1,116 @@
+import { Button, Segmented } from 'antd';
+import { useState } from 'react';
+import { inOrder } from '../../../core/document/in-order';
+import { isDriven } from '../../../core/document/aspect-record';
+import { ProgramError } from '../../../core/build/program/board';
+import { cpp } from '../../../core/build/program/cpp';
+import { microPython } from '../../../core/build/program/micropython';
+import { timelineOfAspects, usedOutputs, wiringOfPins } from '../../../core/build/program/of-aspects';
+import { driverKind } from '../../../core/supply/drivers';
+import { CircuitError } from '../../../core/circuit/error';
+import { CountField } from '../../fields/count-field';
+import { SelectField } from '../../fields/select-field';
+import { saveFile } from '../../storage/files';
+import type { PictureProps } from '../../kinds/face';
+import './aspects.css';
+
+type Language = 'micropython' | 'cpp';
+const languages = {
+  micropython: { name: 'MicroPython', ending: 'py', write: microPython },
+  cpp: { name: 'C++', ending: 'cpp', write: cpp },
+} as const;
+const ALL = 'all-in-turn';
+/** Pins that most small boards leave free, from here on. */
+const FIRST_PIN = 2;
+
+type Made = { readonly source: string } | { readonly refusals: readonly string[] };
+
+/** The program that shows an aspect, or all in turn; or what speaks against making one. */
+function written(
+  bench: PictureProps['solved']['bench'],
+  show: string,
+  pins: readonly number[],
+  language: Language,
+): Made {
+  const { job } = bench;
+  if (!isDriven(job) || !job.driver) return { refusals: ['nothing drives it'] };
+  const perMinute = driverKind(job.driver).perMinute(job.driver) ?? 60;
+  const asked = show === ALL ? inOrder(job.aspects).map((a) => a.id) : [show];
+  try {
+    const of = timelineOfAspects(job, asked, perMinute);
+    return { source: languages[language].write(of, wiringOfPins(bench, pins)) };
+  } catch (error) {
+    if (error instanceof ProgramError) return { refusals: error.reasons };
+    if (error instanceof CircuitError) return { refusals: [error.message] };
+    throw error;
+  }
+}
+
+/** The program for the small computer whose pins drive the lamps: what it shows, on which pins, in which language. */
+export function ProgramPicture({ solved }: PictureProps) {
+  const { bench } = solved;
+  const { job } = bench;
+  const [language, setLanguage] = useState<Language>('micropython');
+  const [shows, setShows] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<Readonly<Record<number, number>>>({});
+  const outputs = usedOutputs(job);
+  const pins = outputs.map((n, k) => chosen[n] ?? FIRST_PIN + k);
+  const aspects = isDriven(job) ? inOrder(job.aspects) : [];
+  const show = shows ?? aspects[0]?.id ?? ALL;
+  const made = written(bench, show, pins, language);
+  const file = `${job.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${languages[language].ending}`;
+  return (
+    <div className="program">
+      <div className="two-fields">
+        <SelectField<string>
+          label="It shows"
+          value={show}
+          options={[
+            ...aspects.map((a) => ({ value: a.id, label: a.name })),
+            { value: ALL, label: 'every aspect in turn, four seconds each' },
+          ]}
+          onChange={setShows}
+        />
+        {outputs.map((n, k) => (
+          <CountField
+            key={n}
+            label={`Output ${n} on pin`}
+            count={pins[k]}
+            least={0}
+            most={99}
+            onCommit={(pin) => setChosen({ ...chosen, [n]: pin })}
+          />
+        ))}
+      </div>
+      <div className="program-bar">
+        <Segmented<Language>
+          aria-label="Language"
+          options={(Object.keys(languages) as Language[]).map((id) => ({
+            value: id,
+            label: languages[id].name,
+          }))}
+          value={language}
+          onChange={setLanguage}
+        />
+        <Button
+          type="primary"
+          disabled={!('source' in made)}
+          onClick={() => 'source' in made && saveFile(file, made.source, 'text/plain')}
+        >
+          Save {file}
+        </Button>
+      </div>
+      {'source' in made ? (
+        <pre className="program-source" tabIndex={0} aria-label={`Program in ${languages[language].name}`}>
+          {made.source}
+        </pre>
+      ) : (
+        <ul className="field-refusal" role="alert">
+          {made.refusals.map((r) => (
+            <li key={r}>No program is made: {r}.</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
