@@ -204,7 +204,7 @@ describe('findings about aspects', () => {
     expect(checkJob(cured.layout, cured.jobId).filter((f) => f.severity === 'stop')).toEqual([]);
     expect(found(signal('two-aspect', 'accessory-pairs', 'dcc'), 'aspect-strays')).toEqual([]);
   });
-  test('3.3 V pins before lamps that share 5 V would let a red one glow; from the board’s own pin they do not', () => {
+  test('lamps that share the volts of the pins’ own board do not glow while their pin is off', () => {
     const made = signal('two-aspect', 'pins', 'bus-5');
     expect(found(made, 'faint')).toEqual([]);
   });

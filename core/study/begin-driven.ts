@@ -103,26 +103,34 @@ export function hangOnDriver(
   }
 }
 
-/** Changes what drives a job: outputs keep their lamps, and what limits each is chosen anew for what it gives. */
+/**
+ * Changes what drives a job: outputs keep their lamps, loose lamps take the outputs that are left, and
+ * what limits each is chosen anew for what it gives.
+ */
 export function setDriver(layout: Layout, job: Draft<Job>, driver: DriverRecord | null): void {
-  const before = new Map(Object.keys(job.lamps).map((id) => [id, outputNumber(job, id)]));
-  const names = new Map(
-    Object.keys(job.lamps).flatMap((id) => {
-      const circuitId = (job.lamps as Record<string, LampCore>)[id].circuitId;
-      return circuitId === null ? [] : [[outputNumber(job, id), job.circuits[circuitId].name] as const];
-    }),
-  );
+  const outputs = new Map<string, number>();
+  const names = new Map<number, string>();
+  const lamps = inOrder<LampCore>(job.lamps);
+  for (const { id, circuitId } of lamps) {
+    const output = outputOf(job, id);
+    if (output === null) continue;
+    const number = Number(output.slice(3));
+    outputs.set(id, number);
+    if (circuitId !== null) names.set(number, job.circuits[circuitId].name);
+  }
+  const taken = new Set(outputs.values());
+  for (const { id } of lamps) {
+    if (outputs.has(id)) continue;
+    let number = 1;
+    while (taken.has(number)) number++;
+    taken.add(number);
+    outputs.set(id, number);
+  }
   job.driver = driver;
   hangOnDriver(
     layout,
     job,
-    (id) => before.get(id)!,
+    (id) => outputs.get(id)!,
     (n) => names.get(n) ?? `Output ${n}`,
   );
-}
-
-/** Number of the output a lamp hangs on; 1 where it hangs on none. */
-function outputNumber(job: Pick<JobCore, 'lamps' | 'circuits' | 'lines'>, lampId: string): number {
-  const output = outputOf(job, lampId);
-  return output === null ? 1 : Number(output.slice(3));
 }

@@ -12,7 +12,6 @@ import { useLayoutStore } from '../../store/layout-store';
 import { drivenIn } from './driven-in';
 import type { Layout } from '../../../core/document/layout';
 import type { DriverRecord } from '../../../core/document/driver-record';
-import type { Readings } from '../../../core/study/readings';
 import type { Driven } from '../../../core/document/aspect-record';
 import type { UnitName } from '../../../core/quantity/unit';
 
@@ -20,7 +19,6 @@ interface DriverFieldsProps {
   readonly layout: Layout;
   readonly jobId: string;
   readonly driver: NonNullable<Driven['driver']>;
-  readonly readings: Readings | null;
 }
 
 const OHMS = { least: 10, most: 1e7, range: '10 Ω to 10 MΩ' };

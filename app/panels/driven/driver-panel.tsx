@@ -1,5 +1,6 @@
 import { driverOn, setDriver } from '../../../core/study/begin-driven';
 import { driverKind, driverKinds, type DriverKindName } from '../../../core/supply/drivers';
+import { formatQuantity } from '../../../core/quantity/format';
 import { supplyKind } from '../../../core/supply';
 import { useLayoutStore } from '../../store/layout-store';
 import { LegendFields } from '../legend-fields';
@@ -14,7 +15,7 @@ import type { Driven } from '../../../core/document/aspect-record';
 import type { PanelProps } from '../../kinds/face';
 
 /** What feeds it, and what switches its lamps. */
-export function DriverPanel({ layout, jobId, job, solved }: PanelProps<AnyJob & Driven>) {
+export function DriverPanel({ layout, jobId, job }: PanelProps<AnyJob & Driven>) {
   const edit = useLayoutStore((s) => s.edit);
   const supply = layout.supplies[job.supplyId];
   const { driver } = job;
@@ -35,7 +36,7 @@ export function DriverPanel({ layout, jobId, job, solved }: PanelProps<AnyJob & 
       ) : (
         <>
           <DriverChoice columns={1} value={driver.kind} onChoose={choose} />
-          <DriverFields layout={layout} jobId={jobId} driver={driver} readings={solved.readings} />
+          <DriverFields layout={layout} jobId={jobId} driver={driver} />
         </>
       )}
       <CommonChoice
@@ -59,8 +60,8 @@ function Limits({ driver }: { readonly driver: NonNullable<Driven['driver']> }) 
   const { outputs, totalAmps, switches } = driverKind(driver).build(driver);
   return (
     <p className="hint">
-      {outputs.length} outputs that switch {switches}, {Math.round(1000 * outputs[0].limitAmps)} mA each,{' '}
-      {Math.round(1000 * totalAmps)} mA in all.
+      {outputs.length} outputs that switch {switches}, {formatQuantity(outputs[0].limitAmps, 'amp')} each,{' '}
+      {formatQuantity(totalAmps, 'amp')} in all.
     </p>
   );
 }

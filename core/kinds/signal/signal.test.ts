@@ -142,6 +142,16 @@ describe('leads', () => {
 });
 
 describe('changing what switches it', () => {
+  test('to one of too few outputs and back: the lamps that were loose get an output each', () => {
+    const { layout, jobId } = made('four-aspect');
+    const switched = (from: typeof layout, to: DriverKindName) =>
+      change(from, (d) => setDriver(from, signalIn(d, jobId), driverOn(to, from.supplies['bus-12'], 4)))
+        .layout;
+    const few = switched(layout, 'alternating');
+    expect(Object.values(signalIn(few, jobId).lamps).filter((l) => l.circuitId === null)).toHaveLength(2);
+    const back = signalIn(switched(few, 'pins'), jobId);
+    expect(new Set(Object.values(back.lamps).map((l) => l.circuitId)).size).toBe(4);
+  });
   test.each(driverNames)(
     'to %s keeps each lamp on its output, and suits its resistor to the volts there',
     (name) => {
