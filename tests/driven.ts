@@ -2,6 +2,9 @@ import fc from 'fast-check';
 import { change } from '../core/document/patch';
 import { newCrossing } from '../core/kinds/crossing/make';
 import { crossingIn } from '../core/kinds/crossing/jobs';
+import { newScene } from '../core/kinds/scene/make';
+import { sceneIn } from '../core/kinds/scene/jobs';
+import { sceneShapes } from '../core/kinds/scene/record';
 import { newSignal } from '../core/kinds/signal/make';
 import { signalIn } from '../core/kinds/signal/jobs';
 import { practices, type PracticeName } from '../core/kinds/signal/practices';
@@ -11,7 +14,7 @@ import type { Driven } from '../core/document/aspect-record';
 import type { Layout } from '../core/document/layout';
 
 /** Ids of the jobs that are meant in the layouts made here. */
-export const drivenId = { signal: 'signal', crossing: 'crossing' } as const;
+export const drivenId = { signal: 'signal', crossing: 'crossing', scene: 'scene' } as const;
 
 export const practiceNames = Object.keys(practices) as PracticeName[];
 export const driverNames = Object.keys(driverKinds) as DriverKindName[];
@@ -107,6 +110,54 @@ export const generatedCrossings: fc.Arbitrary<Layout> = fc
     });
     return spoil(
       change(layout, (draft) => void (crossingIn(draft, jobId).road.hoodMillimetres = hood)).layout,
+      jobId,
+      m,
+    );
+  });
+
+/** Scenes of every shape, with strings and motors and without, some of them badly. */
+export const generatedScenes: fc.Arbitrary<Layout> = fc
+  .record({
+    shape: fc.constantFrom(...sceneShapes),
+    string: fc.option(
+      fc.record({
+        sort: fc.constantFrom(
+          'ribbon-60' as const,
+          'ribbon-144' as const,
+          'wire-100' as const,
+          'ring' as const,
+        ),
+        count: fc.constantFrom(1, 24, 150),
+      }),
+    ),
+    motorVolts: fc.constantFrom(null, 12, 16),
+    volts: fc.constantFrom(3.3 as const, 5 as const),
+    transistors: fc.boolean(),
+    weak: fc.constantFrom(false, false, true),
+    hasty: fc.constantFrom(false, false, true),
+    unmoved: fc.constantFrom(false, false, true),
+    m: mischief,
+  })
+  .map(({ shape, string, motorVolts, volts, transistors, weak, hasty, unmoved, m }) => {
+    const { layout, jobId } = newScene(quayside(), {
+      name: 'Generated',
+      shape,
+      string,
+      motorVolts,
+      supply: { id: m.supply },
+    });
+    return spoil(
+      change(layout, (draft) => {
+        const job = sceneIn(draft, jobId);
+        if (job.driver?.kind === 'pins') Object.assign(job.driver, { volts, transistors });
+        if (job.string && weak) Object.assign(job.string, { supplyAmps: 0.1, dataOhms: 0, farads: 0 });
+        const [first] = Object.values(job.timeline.clips);
+        if (hasty) Object.assign(first, { effect: 'wink', parameters: [100, 50] });
+        if (unmoved) {
+          const own = job.timeline.groups[first.group];
+          if (own.of === 'lamps' && own.lamps.length > 1) own.lamps = own.lamps.slice(1);
+        }
+      }).layout,
       jobId,
       m,
     );

@@ -1,6 +1,6 @@
 import { displayId, generatedDisplay } from './display-models';
 import { generatedBuildings, generatedCanopies, generatedLamps, sceneryId } from './scenery';
-import { drivenId, generatedCrossings, generatedSignals } from './driven';
+import { drivenId, generatedCrossings, generatedScenes, generatedSignals } from './driven';
 import { demoJob, generatedLayout } from './generated';
 import { generatedVehicle, vehicleId } from './vehicles';
 import type fc from 'fast-check';
@@ -23,6 +23,7 @@ export const generatedJobs: Readonly<Record<JobKindName, fc.Arbitrary<Case>>> = 
   building: generatedBuildings.map((layout) => ({ layout, jobId: sceneryId.building })),
   signal: generatedSignals.map((layout) => ({ layout, jobId: drivenId.signal })),
   crossing: generatedCrossings.map((layout) => ({ layout, jobId: drivenId.crossing })),
+  scene: generatedScenes.map((layout) => ({ layout, jobId: drivenId.scene })),
 };
 
 export const generatedKinds = Object.keys(generatedJobs) as JobKindName[];

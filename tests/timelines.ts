@@ -38,7 +38,8 @@ export const carouselWiring: ProgramWiring = {
   pulsePins: [3, 5, 6, 9],
   channelAmps: [0.01, 0.01, 0.01, 0.01, 0.015, 0.015],
   stringLamp: { colourAmps: 0.012, idleAmps: 0.0008 },
-  limitAmps: 2,
+  limitAmps: 0.2,
+  stringLimitAmps: 2,
   litBy: 'high',
 };
 

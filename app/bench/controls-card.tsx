@@ -108,6 +108,8 @@ const capital = (word: string): string => word.charAt(0).toUpperCase() + word.sl
 function InputControl({ input, state, onSet }: InputProps) {
   const id = useId();
   const { domain } = input;
+  // What can only be one way needs no control.
+  if ('values' in domain && domain.values.length < 2) return null;
   const setting = state[input.id] ?? input.usual;
   if (!('values' in domain)) {
     const { least, most, step } = domain;

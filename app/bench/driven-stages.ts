@@ -12,6 +12,11 @@ export const drivenStages = [
   { id: 'build', name: 'Build', says: 'the order of work, and the sheet' },
 ] as const;
 
+/** The same where a time line says which lamps, when. */
+export const movingStages = drivenStages.map((s) =>
+  s.id === 'aspects' ? ({ ...s, id: 'timeline', name: 'Time line' } as const) : s,
+);
+
 /** The stage at which the thing at a document path of it is decided. */
 export function drivenStageOf(path: DocumentPath): string {
   if (path[0] === 'supplies') return 'power';
@@ -22,6 +27,10 @@ export function drivenStageOf(path: DocumentPath): string {
       return 'power';
     case 'aspects':
       return 'aspects';
+    case 'timeline':
+      return 'timeline';
+    case 'string':
+    case 'motor':
     case 'lines':
     case 'circuits':
       return 'circuit';

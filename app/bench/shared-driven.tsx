@@ -17,27 +17,35 @@ interface DrivenFaceOf<J extends AnyJob & Driven> {
   readonly Scene: FunctionComponent<PanelProps<J>>;
 }
 
-/** The face of a kind that shows aspects: what is shared by all of them, and the little that is its own. */
-export function drivenFace<J extends AnyJob & Driven>({ Brief, Lamps, Scene }: DrivenFaceOf<J>): Face<J> {
-  const panels: Readonly<Record<StageId, Pick<BenchStage<J>, 'Panel' | 'picture'>>> = {
-    brief: { Panel: Brief, picture: 'aspects' },
+type StageFace<J extends AnyJob> = Pick<BenchStage<J>, 'Panel' | 'picture'>;
+
+/**
+ * The panels of what a driver switches, by stage.
+ * @param picture what is looked at while nothing else is asked for
+ */
+export function drivenPanels<J extends AnyJob & Driven>(
+  { Brief, Lamps }: Pick<DrivenFaceOf<J>, 'Brief' | 'Lamps'>,
+  picture: string,
+): Readonly<Record<StageId, StageFace<J>>> {
+  return {
+    brief: { Panel: Brief, picture },
     power: {
       Panel: lazy(async () => ({
         default: (await import('../panels/driven/driver-panel')).DriverPanel,
-      })) as BenchStage<J>['Panel'],
+      })) as StageFace<J>['Panel'],
       picture: 'circuit',
     },
-    lamps: { Panel: Lamps, picture: 'aspects' },
+    lamps: { Panel: Lamps, picture },
     aspects: {
       Panel: lazy(async () => ({
         default: (await import('../panels/driven/aspects-panel')).AspectsPanel,
-      })) as BenchStage<J>['Panel'],
+      })) as StageFace<J>['Panel'],
       picture: 'aspects',
     },
     circuit: {
       Panel: lazy(async () => ({
         default: (await import('../panels/driven/outputs-panel')).OutputsPanel,
-      })) as BenchStage<J>['Panel'],
+      })) as StageFace<J>['Panel'],
       picture: 'circuit',
     },
     try: {
@@ -50,6 +58,12 @@ export function drivenFace<J extends AnyJob & Driven>({ Brief, Lamps, Scene }: D
     },
     build,
   };
+}
+
+/** The face of a kind that shows aspects: what is shared by all of them, and the little that is its own. */
+export function drivenFace<J extends AnyJob & Driven>(of: DrivenFaceOf<J>): Face<J> {
+  const panels = drivenPanels(of, 'aspects');
+  const { Scene } = of;
   return {
     stages: drivenStages.map((s) => ({ ...s, ...panels[s.id] })),
     opensAt: 'aspects',

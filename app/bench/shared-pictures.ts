@@ -1,5 +1,6 @@
 import { lazy } from 'react';
 import { driverOf, isDriven } from '../../core/document/aspect-record';
+import { isMoving } from '../../core/document/moving-record';
 import { isScenery } from '../../core/document/scenery-record';
 import { shinesOf } from '../../core/kinds/shines';
 import { statesOf } from '../../core/study/states';
@@ -87,7 +88,18 @@ export const aspects: BenchPicture<AnyJob> = {
   Picture: lazy(async () => ({
     default: (await import('../drawings/driven/aspects-picture')).AspectsPicture,
   })),
-  when: ({ job }) => isDriven(job),
+  when: ({ job }) => isDriven(job) && !isMoving(job),
+};
+
+/** Where light moves: what happens when, and what it draws. */
+export const timeline: BenchPicture<AnyJob> = {
+  id: 'timeline',
+  name: 'Time line',
+  savesItself: true,
+  Picture: lazy(async () => ({
+    default: (await import('../drawings/moving/timeline-picture')).TimelinePicture,
+  })),
+  when: ({ job }) => isMoving(job),
 };
 
 /** Where two transistors drive: how it runs from power on, and parts for another rate. */

@@ -3,7 +3,7 @@ import type { Layout } from '../../core/document/layout';
 import type { JobKindName } from '../../core/kinds/records';
 import { stages as coachStages } from './coach/stages';
 import { stages as displayModelStages } from './display-model/stages';
-import { drivenStages } from '../bench/driven-stages';
+import { drivenStages, movingStages } from '../bench/driven-stages';
 import { sceneryStages } from '../bench/scenery-stages';
 import { stages as locomotiveStages } from './locomotive/stages';
 import type { Face, LineFace } from './face';
@@ -109,6 +109,16 @@ export const kindRows: Readonly<Record<JobKindName, KindRow>> = {
     face: async () => any((await import('./crossing')).face),
     line: async () => any((await import('./crossing/on-line')).onLine),
     Begin: lazy(async () => ({ default: (await import('./crossing/new-crossing')).NewCrossing })),
+  },
+  scene: {
+    name: 'Scene that moves',
+    plural: 'Scenes that move',
+    one: 'a scene',
+    says: 'a ride, a sign, a shop, a welder, a fire: light by a time line',
+    stages: movingStages,
+    face: async () => any((await import('./scene')).face),
+    line: async () => any((await import('./scene/on-line')).onLine),
+    Begin: lazy(async () => ({ default: (await import('./scene/new-scene')).NewScene })),
   },
 };
 

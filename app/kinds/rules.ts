@@ -11,4 +11,5 @@ export const kindRules: Readonly<Record<JobKindName, () => Promise<readonly Rule
   building: async () => (await import('../../core/kinds/building/rules')).buildingRules,
   signal: async () => (await import('../../core/kinds/signal/rules')).signalRules,
   crossing: async () => (await import('../../core/kinds/crossing/rules')).crossingRules,
+  scene: async () => (await import('../../core/kinds/scene/rules')).sceneRules,
 };

@@ -4,6 +4,7 @@ import { wiringOf } from '../kinds/wirings';
 import { supplyKind } from '../supply';
 import { driverKind } from '../supply/drivers';
 import { driverOf } from '../document/aspect-record';
+import { motorOf } from '../document/moving-record';
 import { layCircuit, senseIn, type LaidLamp } from './lay-circuit';
 import { Laying, t, type LineLead, type Sense } from './laying';
 import { leadsOf } from './leads';
@@ -68,6 +69,13 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
     );
     laying.wire(right.at, t('driver', 'right'), kind.changesSides ? 'right' : 'plus');
     laying.wire(t('rails', 'left'), t('driver', 'left'), kind.changesSides ? 'left' : 'minus');
+  }
+  const motor = motorOf(job);
+  if (motor) {
+    const { name, volts, amps } = motor;
+    laying.add('motor', name, { kind: 'motor', volts, amps }, laying.at('motor'), {});
+    laying.wire(right.at, t('motor', 'one'), kind.changesSides ? 'right' : 'plus');
+    laying.wire(t('rails', 'left'), t('motor', 'two'), kind.changesSides ? 'left' : 'minus');
   }
   const commonPlaces = new Map<string, Terminal>();
   /** Outputs give one sense, but for bare contacts on what changes sides. */

@@ -110,6 +110,12 @@ export type Part = PartBase &
         readonly unplugged: boolean;
       } & DriverBuild)
     | {
+        /** A motor that shares the supply with the lamps, as it draws under way. */
+        readonly kind: 'motor';
+        readonly volts: number;
+        readonly amps: number;
+      }
+    | {
         /** A battery with a resistor in one lead: the bench tester. */
         readonly kind: 'tester';
         readonly volts: number;
@@ -138,6 +144,7 @@ export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   bulb: ['one', 'two'],
   decoder: ['red', 'black', 'orange', 'grey', 'blue', ...outputs(MOST_OUTPUTS)],
   driver: ['right', 'left', 'common', ...outputs(MOST_DRIVER_OUTPUTS)],
+  motor: ['one', 'two'],
   tester: ['plus', 'minus'],
 };
 

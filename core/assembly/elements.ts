@@ -231,6 +231,18 @@ export function elementsOf(
       ];
     case 'decoder':
       return decoderElements(part, node, of);
+    // Under way a motor takes about as much of its current as it gets of its volts.
+    case 'motor':
+      return [
+        {
+          kind: 'resistor',
+          id: elementId('r', part.id),
+          a: node('one'),
+          b: node('two'),
+          ohms: part.volts / part.amps,
+          of: of('motor'),
+        },
+      ];
     case 'driver':
       return driverElements(part, node, of);
     case 'tester':

@@ -14,7 +14,7 @@ import { trainRecord } from './train-record';
 import type { Say } from './job-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 8;
+export const VERSION = 9;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 

@@ -1,4 +1,5 @@
 import { formatQuantity } from '../quantity/format';
+import { isMoving } from '../document/moving-record';
 import { stateWords } from '../study/state-words';
 import { worstRow } from './about';
 import { switchingOf } from './outputs';
@@ -11,7 +12,8 @@ const SPARE_SHARE = 0.9;
 export const decoderOverload = rule({
   id: 'decoder-overload',
   needs: ['highest'],
-  about: ({ job }) => switchingOf(job) !== null,
+  // Where a time line says what is lit together, its worst moment is judged.
+  about: ({ job }) => switchingOf(job) !== null && !isMoving(job),
   judge(bench, { highest }) {
     const { job, jobId, assembly } = bench;
     const { part, word, totalAmps } = switchingOf(job)!;

@@ -33,6 +33,7 @@ import { secondColourDark } from './second-colour-dark';
 import { showHours } from './show-hours';
 import { supplyOverload } from './supply-overload';
 import { socketHeat, trimmerDead } from './trimmer-travel';
+import { ultraviolet } from './ultraviolet';
 import { unevenSharing } from './uneven-sharing';
 import { wireColours } from './wire-colours';
 import { wireNotSold } from './wire-not-sold';
@@ -80,4 +81,5 @@ export const rules: readonly Rule[] = [
   showHours,
   darkGap,
   glare,
+  ultraviolet,
 ];

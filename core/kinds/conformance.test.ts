@@ -36,6 +36,7 @@ const atHome: Readonly<Record<JobKindName, readonly SupplyKindName[]>> = {
   building: ['layout-bus', 'lamp-controller', 'ac-track', 'accessory-output'],
   signal: ['layout-bus', 'lamp-controller', 'ac-track', 'dcc-track'],
   crossing: ['layout-bus', 'lamp-controller', 'ac-track', 'dcc-track'],
+  scene: ['layout-bus', 'lamp-controller', 'ac-track', 'dcc-track'],
 };
 const sample = (kind: JobKindName, numRuns: number, seed: number): Case[] =>
   fc.sample(generatedJobs[kind], { numRuns, seed });
@@ -222,6 +223,7 @@ const elsewhere = [
   'socket-heat',
   'glare',
   'show-hours',
+  'ultraviolet',
 ];
 
 test('cures of every other common rule were among those applied', () => {

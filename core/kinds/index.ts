@@ -1,3 +1,4 @@
+import { scene } from './scene';
 import { signal } from './signal';
 import { crossing } from './crossing';
 import { building } from './building';
@@ -19,6 +20,7 @@ const kinds: { readonly [K in JobKindName]: JobKind<Extract<AnyJob, { kind: K }>
   building,
   signal,
   crossing,
+  scene,
 };
 
 /** A kind, ready to answer for any job of it: the record says which it is. */

@@ -1,3 +1,4 @@
+import { usualScene } from './scene/make';
 import { usualSignal } from './signal/make';
 import { usualCrossing } from './crossing/make';
 import { usualBuilding } from './building/make';
@@ -22,4 +23,5 @@ export const makes: Readonly<
   building: usualBuilding,
   signal: usualSignal,
   crossing: usualCrossing,
+  scene: usualScene,
 };

@@ -1,3 +1,4 @@
+import { sceneOrder } from './scene/order';
 import { signalOrder } from './signal/order';
 import { crossingOrder } from './crossing/order';
 import { buildingOrder } from './building/order';
@@ -19,6 +20,7 @@ const orders: { readonly [K in JobKindName]: OrderFacts<Extract<AnyJob, { kind: 
   building: buildingOrder,
   signal: signalOrder,
   crossing: crossingOrder,
+  scene: sceneOrder,
 };
 
 /** The facts of a kind, ready to answer for any job of it. */

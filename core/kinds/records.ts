@@ -1,3 +1,4 @@
+import { brokenInScene, sceneRecord, type SceneRecord } from './scene/record';
 import { signalRecord, type SignalRecord } from './signal/record';
 import { crossingRecord, type CrossingRecord } from './crossing/record';
 import { brokenInDriven } from '../document/aspect-record';
@@ -19,6 +20,7 @@ export const jobRecords = [
   buildingRecord,
   signalRecord,
   crossingRecord,
+  sceneRecord,
 ] as const;
 export type AnyJob =
   | CoachRecord
@@ -28,7 +30,8 @@ export type AnyJob =
   | CanopyRecord
   | BuildingRecord
   | SignalRecord
-  | CrossingRecord;
+  | CrossingRecord
+  | SceneRecord;
 export type JobKindName = AnyJob['kind'];
 
 /** What the document knows of a kind besides its record. */
@@ -50,6 +53,7 @@ const facts: { readonly [K in JobKindName]: RecordFacts<Extract<AnyJob, { kind: 
   building: { word: 'building', onRails: false, broken: brokenInBuilding },
   signal: { word: 'signal', onRails: false, broken: brokenInDriven },
   crossing: { word: 'crossing', onRails: false, broken: brokenInDriven },
+  scene: { word: 'scene', onRails: false, broken: brokenInScene },
 };
 
 /** The facts of a kind, ready to answer for any job of it: the record says which kind it is. */

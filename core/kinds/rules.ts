@@ -1,3 +1,4 @@
+import { sceneRules } from './scene/rules';
 import { signalRules } from './signal/rules';
 import { crossingRules } from './crossing/rules';
 import { buildingRules } from './building/rules';
@@ -19,6 +20,7 @@ const kindRules: Readonly<Record<JobKindName, readonly Rule[]>> = {
   building: buildingRules,
   signal: signalRules,
   crossing: crossingRules,
+  scene: sceneRules,
 };
 
 export const rulesOf = (kind: JobKindName): readonly Rule[] => kindRules[kind];

@@ -1,3 +1,4 @@
+import { sceneShines } from './scene/shines';
 import { signalShines } from './signal/shines';
 import { crossingShines } from './crossing/shines';
 import { buildingShines } from './building/shines';
@@ -19,6 +20,7 @@ const views: { readonly [K in JobKindName]: LampView<Extract<AnyJob, { kind: K }
   building: buildingShines,
   signal: signalShines,
   crossing: crossingShines,
+  scene: sceneShines,
 };
 
 /** The view of a kind, ready to answer for any job of it. */

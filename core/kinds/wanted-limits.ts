@@ -16,6 +16,7 @@ const wanted: Readonly<Record<JobKindName, WantedLimit | null>> = {
   building: null,
   signal: null,
   crossing: null,
+  scene: null,
 };
 
 export const wantedLimitOf = (kind: JobKindName): WantedLimit | null => wanted[kind];

@@ -1,3 +1,4 @@
+import { sceneWiring } from './scene/wiring';
 import { signalWiring } from './signal/wiring';
 import { crossingWiring } from './crossing/wiring';
 import { buildingWiring } from './building/wiring';
@@ -19,6 +20,7 @@ const wirings: { readonly [K in JobKindName]: JobWiring<Extract<AnyJob, { kind: 
   building: buildingWiring,
   signal: signalWiring,
   crossing: crossingWiring,
+  scene: sceneWiring,
 };
 
 /** The wiring of a kind, ready to answer for any job of it. */

@@ -62,6 +62,7 @@ export const addressableStrings = {
   },
 } as const satisfies Readonly<Record<string, AddressableString>>;
 export type AddressableName = keyof typeof addressableStrings;
+export const addressableNames = Object.keys(addressableStrings) as AddressableName[];
 
 /** The three colours of such a lamp: volts its junction takes, light at full, chromaticity (typical, from memory). */
 export const lampColours = [

@@ -16,8 +16,8 @@ export interface LedPart {
   readonly reverseVolts: number;
   /** Luminous flux at the test current. */
   readonly lumens: number;
-  /** How it comes: a single lamp, a unit cut off a strip, a lamp of a fairy string, or one at the end of a light bar. */
-  readonly form: 'led' | 'strip' | 'fairy' | 'bar';
+  /** How it comes: a single lamp, a unit cut off a strip, a lamp of a fairy string, one at the end of a light bar, or fluorescent paint under an ultraviolet lamp: its light is the paint's. */
+  readonly form: 'led' | 'strip' | 'fairy' | 'bar' | 'paint';
   /** Whole angle between the directions of half its greatest intensity; 120 is a matt surface. */
   readonly beamDegrees: number;
   /** Lamps in series inside it, and the resistance built in with them. */
@@ -67,6 +67,20 @@ const chip = {
   price: 0.2,
 } as const;
 const white = { ...chip, forwardVolts: 3.0, emission: 3, seriesOhms: 8, lumens: 1.5 } as const;
+
+/**
+ * A lamp of 395 to 405 nm over paint that turns its light into a colour of its own: next to nothing is seen of
+ * the lamp, and what the paint gives back is a matt surface's (typical, from memory).
+ */
+const ultraviolet = {
+  ...chip,
+  form: 'paint',
+  forwardVolts: 3.3,
+  emission: 3,
+  seriesOhms: 8,
+  lumens: 0.25,
+  price: 0.3,
+} as const;
 
 /** Three lamps and a resistor between cut marks: 20 mA at 12 V. Its current falls when its voltage falls. */
 const strip12 = {
@@ -142,6 +156,35 @@ export const leds: Readonly<Record<string, LedPart>> = Object.fromEntries(
         seriesOhms: 8,
         lumens: 1.2,
         colour: { x: 0.2, y: 0.69 },
+      },
+      {
+        id: 'blue',
+        name: 'Blue',
+        ...chip,
+        forwardVolts: 3.1,
+        emission: 3,
+        seriesOhms: 8,
+        lumens: 0.3,
+        colour: { x: 0.14, y: 0.08 },
+      },
+      {
+        id: 'paint-green',
+        name: 'Ultraviolet on green fluorescent paint',
+        ...ultraviolet,
+        colour: { x: 0.27, y: 0.6 },
+      },
+      {
+        id: 'paint-orange',
+        name: 'Ultraviolet on orange fluorescent paint',
+        ...ultraviolet,
+        colour: { x: 0.6, y: 0.38 },
+      },
+      {
+        id: 'paint-blue',
+        name: 'Ultraviolet on blue-white fluorescent paint',
+        ...ultraviolet,
+        lumens: 0.1,
+        colour: { x: 0.2, y: 0.2 },
       },
       { id: 'strip-warm', name: 'Strip unit 12 V, warm 2700 K', ...strip12, colour: { kelvin: 2700 } },
       { id: 'strip-neutral', name: 'Strip unit 12 V, neutral 4000 K', ...strip12, colour: { kelvin: 4000 } },

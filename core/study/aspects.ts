@@ -44,6 +44,12 @@ export function outputOf(
   return from.kind === 'output' ? (from.output as OutputId) : null;
 }
 
+/** Outputs of a job that lamps hang on, by number from 1, ascending. */
+export function usedOutputs(job: Pick<JobCore, 'lamps' | 'circuits' | 'lines'>): number[] {
+  const used = Object.keys(job.lamps).flatMap((id) => outputOf(job, id) ?? []);
+  return [...new Set(used)].map((o) => Number(o.slice(3))).sort((a, b) => a - b);
+}
+
 /** What an aspect asks of a driver: the outputs of its lamps, each with how it shows; lamps of one output show as the first that is lit. */
 export function askedOf(job: Pick<JobCore, 'lamps' | 'circuits' | 'lines'>, aspect: AspectRecord): Asked {
   const asked = new Map<OutputId, Show>();

@@ -20,6 +20,7 @@ const PRICES = {
   fuse: 0.3,
   bulb: 0.8,
   decoder: 25,
+  motor: 6,
 } as const;
 
 /** Price of one part: what the drawer says of its like, else a typical one. */
@@ -62,6 +63,8 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
       return PRICES.decoder;
     case 'driver':
       return part.needs.reduce((sum, n) => sum + n.count * n.price, 0);
+    case 'motor':
+      return PRICES.motor;
     case 'tester':
       return 0;
   }

@@ -66,6 +66,8 @@ export function sortOf(part: Part): StockSort | null {
       return { key: 'switch', name: 'Switch' };
     case 'fuse':
       return { key: `fuse:${plain(part.amps)}`, name: `Fuse ${formatQuantity(part.amps, 'amp')}` };
+    case 'motor':
+      return { key: `motor:${plain(part.volts)}`, name: `Motor for ${formatQuantity(part.volts, 'volt')}` };
     // What it is put together from is listed piece by piece.
     case 'driver':
       return null;

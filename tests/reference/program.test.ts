@@ -209,6 +209,7 @@ int main(int, char **argv) {
     channelAmps: [],
     colourOrder: of.seed % 2 === 0 ? 'grb' : 'rgb',
     limitAmps: 5,
+    stringLimitAmps: 5,
     litBy: of.seed % 3 === 0 ? 'low' : 'high',
   });
   test.each(fc.sample(generatedTimeline, { numRuns: 12, seed: 61 }).map((of, i) => [i, of] as const))(

@@ -5,7 +5,10 @@ import { isDriven } from '../../../core/document/aspect-record';
 import { ProgramError } from '../../../core/build/program/board';
 import { cpp } from '../../../core/build/program/cpp';
 import { microPython } from '../../../core/build/program/micropython';
-import { timelineOfAspects, usedOutputs, wiringOfPins } from '../../../core/build/program/of-aspects';
+import { usedOutputs } from '../../../core/study/aspects';
+import { timelineOfAspects, wiringOfPins, wiringOfScene } from '../../../core/build/program/of-aspects';
+import { isMoving } from '../../../core/document/moving-record';
+import { timelineOf } from '../../../core/study/play';
 import { driverKind } from '../../../core/supply/drivers';
 import { CircuitError } from '../../../core/circuit/error';
 import { CountField } from '../../fields/count-field';
@@ -25,20 +28,27 @@ const FIRST_PIN = 2;
 
 type Made = { readonly source: string } | { readonly refusals: readonly string[] };
 
-/** The program that shows an aspect, or all in turn; or what speaks against making one. */
-function written(
-  bench: PictureProps['solved']['bench'],
-  show: string,
-  pins: readonly number[],
-  language: Language,
-): Made {
+/** What a program is to show, on which pins, in which language. */
+interface Wish {
+  readonly show: string;
+  readonly pins: readonly number[];
+  readonly stringPin: number;
+  readonly language: Language;
+}
+
+/** The program of a time line, or one that shows an aspect, or all in turn; or what speaks against making one. */
+function written(bench: PictureProps['solved']['bench'], { show, pins, stringPin, language }: Wish): Made {
   const { job } = bench;
   if (!isDriven(job) || !job.driver) return { refusals: ['nothing drives it'] };
-  const perMinute = driverKind(job.driver).perMinute(job.driver) ?? 60;
-  const asked = show === ALL ? inOrder(job.aspects).map((a) => a.id) : [show];
+  const { write } = languages[language];
   try {
-    const of = timelineOfAspects(job, asked, perMinute);
-    return { source: languages[language].write(of, wiringOfPins(bench, pins)) };
+    if (isMoving(job))
+      return {
+        source: write(timelineOf(job), wiringOfScene({ ...bench, job }, pins, stringPin, language)),
+      };
+    const perMinute = driverKind(job.driver).perMinute(job.driver) ?? 60;
+    const asked = show === ALL ? inOrder(job.aspects).map((a) => a.id) : [show];
+    return { source: write(timelineOfAspects(job, asked, perMinute), wiringOfPins(bench, pins)) };
   } catch (error) {
     if (error instanceof ProgramError) return { refusals: error.reasons };
     if (error instanceof CircuitError) return { refusals: [error.message] };
@@ -57,20 +67,34 @@ export function ProgramPicture({ solved }: PictureProps) {
   const pins = outputs.map((n, k) => chosen[n] ?? FIRST_PIN + k);
   const aspects = isDriven(job) ? inOrder(job.aspects) : [];
   const show = shows ?? aspects[0]?.id ?? ALL;
-  const made = written(bench, show, pins, language);
+  const [stringChosen, setStringPin] = useState<number | null>(null);
+  const stringPin = stringChosen ?? FIRST_PIN + outputs.length;
+  const moving = isMoving(job) ? job : null;
+  const made = written(bench, { show, pins, stringPin, language });
   const file = `${job.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${languages[language].ending}`;
   return (
     <div className="program">
       <div className="two-fields">
-        <SelectField<string>
-          label="It shows"
-          value={show}
-          options={[
-            ...aspects.map((a) => ({ value: a.id, label: a.name })),
-            { value: ALL, label: 'every aspect in turn, four seconds each' },
-          ]}
-          onChange={setShows}
-        />
+        {!moving && (
+          <SelectField<string>
+            label="It shows"
+            value={show}
+            options={[
+              ...aspects.map((a) => ({ value: a.id, label: a.name })),
+              { value: ALL, label: 'every aspect in turn, four seconds each' },
+            ]}
+            onChange={setShows}
+          />
+        )}
+        {moving?.string && (
+          <CountField
+            label="Data of the string on pin"
+            count={stringPin}
+            least={0}
+            most={99}
+            onCommit={setStringPin}
+          />
+        )}
         {outputs.map((n, k) => (
           <CountField
             key={n}

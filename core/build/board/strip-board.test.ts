@@ -35,7 +35,7 @@ function wanted(assembly: Assembly): string[][] {
 
 const demoJobs: Case[] = Object.keys(boatTrain().jobs).map((jobId) => ({ layout: boatTrain(), jobId }));
 const generated = fc.sample(fc.oneof(...generatedKinds.map((k) => generatedJobs[k])), {
-  numRuns: 200,
+  numRuns: 260,
   seed: 50,
 });
 const made = [...demoJobs, ...generated].flatMap(({ layout, jobId }) => {
@@ -45,7 +45,7 @@ const made = [...demoJobs, ...generated].flatMap(({ layout, jobId }) => {
 });
 const boards = made.flatMap(({ assembly, found }) => (found.ok ? [{ assembly, board: found.board }] : []));
 
-describe('a strip-board for every job of the demo and 200 generated ones', () => {
+describe('a strip-board for every job of the demo and 260 generated ones', () => {
   test('is found for nearly all that have something to sit on it; the others say why', () => {
     expect(made.length).toBeGreaterThan(120);
     expect(boards.length / made.length).toBeGreaterThan(0.95);

@@ -247,6 +247,14 @@ export function partPicture(
         legs: legs({ one: [-36, 0, -1, 0], two: [36, 0, 1, 0] }),
         words: [formatQuantity(part.amps, 'amp')],
       };
+    case 'motor':
+      return {
+        width: 72,
+        height: 52,
+        svg: `<rect x="-20" y="-18" width="40" height="36" rx="8" fill="#c9cfd2" stroke="${INK}"/><path d="M20 0H30" stroke="${STEEL}" stroke-width="4"/>${text(0, 5, 'M', 14)}<path d="M-34 -8H-20M-34 8H-20" stroke="${STEEL}" stroke-width="2.4"/>`,
+        legs: legs({ one: [-34, -8, -1, 0], two: [-34, 8, -1, 0] }),
+        words: [part.label, formatQuantity(part.volts, 'volt')],
+      };
     case 'decoder':
       return decoder(used);
     case 'driver':

@@ -1,9 +1,11 @@
 import {
   harmfulClips,
   timelineDoubts,
-  worstMoment,
+  worstMoments,
   type StringLamp,
+  type WorstMoment,
   type Timeline,
+  type WorstMoments,
 } from '../../supply/drivers/timeline';
 
 /** How a job hangs on a small computer: which pin each channel and the string are on, and what it may draw. */
@@ -19,8 +21,10 @@ export interface ProgramWiring {
   readonly pulsePins: readonly number[];
   /** What each channel draws at full, and all may draw together, in amperes. */
   readonly channelAmps: readonly number[];
-  readonly stringLamp: StringLamp;
   readonly limitAmps: number;
+  /** What a lamp of the string draws, and what its supply gives. */
+  readonly stringLamp: StringLamp;
+  readonly stringLimitAmps: number;
   /** Whether a channel is lit while its pin is high, or while it is low, as where lamps share plus. */
   readonly litBy: 'high' | 'low';
 }
@@ -36,7 +40,7 @@ export class ProgramError extends Error {
 export interface Checked {
   readonly timeline: Timeline;
   readonly wiring: ProgramWiring;
-  readonly worst: { readonly milliseconds: number; readonly amps: number };
+  readonly worst: WorstMoments;
   /** Scenes that flash as fast as can hurt. */
   readonly harmful: readonly number[];
 }
@@ -59,13 +63,23 @@ export function checkedForProgram(timeline: Timeline, wiring: ProgramWiring): Ch
   if (!pins.every((p) => Number.isInteger(p) && p >= 0 && p <= 99))
     reasons.push('pins are whole numbers from 0 to 99');
   if (reasons.length > 0) throw new ProgramError(reasons);
-  const worst = worstMoment(timeline, wiring.channelAmps, wiring.stringLamp);
-  if (worst.amps > wiring.limitAmps)
-    throw new ProgramError([
-      `at ${(worst.milliseconds / 1000).toFixed(1)} s it draws ${worst.amps.toFixed(2)} A, and its supply gives ${wiring.limitAmps.toFixed(2)} A`,
-    ]);
+  const worst = worstMoments(timeline, wiring.channelAmps, wiring.stringLamp);
+  const over = (who: string, { milliseconds, amps }: WorstMoment, limit: number, gives: string): string[] =>
+    amps > limit
+      ? [
+          `at ${(milliseconds / 1000).toFixed(1)} s ${who} ${ampsWords(amps)}, and ${gives} ${ampsWords(limit)}`,
+        ]
+      : [];
+  const exceeded = [
+    ...over('the channels draw', worst.channels, wiring.limitAmps, 'what switches them bears'),
+    ...over('the string draws', worst.string, wiring.stringLimitAmps, 'its supply gives'),
+  ];
+  if (exceeded.length > 0) throw new ProgramError(exceeded);
   return { timeline, wiring, worst, harmful: harmfulClips(timeline).map((h) => h.clip) };
 }
+
+const ampsWords = (amps: number): string =>
+  amps < 1 ? `${(1000 * amps).toFixed(0)} mA` : `${amps.toFixed(2)} A`;
 
 /** Words that end no comment and no text early, on one line. */
 export const inComment = (words: string): string => words.replace(/[^\p{L}\p{N} ,.()'-]/gu, ' ').slice(0, 80);
@@ -92,7 +106,16 @@ export function headLines({ timeline, wiring, worst, harmful }: Checked): string
         ]),
     ...(wiring.litBy === 'low' ? ['', 'Lamps share plus: a pin that is low lights its lamp.'] : []),
     '',
-    `Draws at most ${worst.amps.toFixed(2)} A, at ${(worst.milliseconds / 1000).toFixed(1)} s; the supply gives ${wiring.limitAmps.toFixed(2)} A.`,
+    ...(channelPins.length > 0
+      ? [
+          `The channels draw at most ${ampsWords(worst.channels.amps)}, at ${(worst.channels.milliseconds / 1000).toFixed(1)} s; they may draw ${ampsWords(wiring.limitAmps)}.`,
+        ]
+      : []),
+    ...(stringPin === null
+      ? []
+      : [
+          `The string draws at most ${ampsWords(worst.string.amps)}, at ${(worst.string.milliseconds / 1000).toFixed(1)} s; its supply gives ${ampsWords(wiring.stringLimitAmps)}.`,
+        ]),
     `Nothing goes above ${timeline.capPercent} percent of full. A frame every ${timeline.frameMilliseconds} ms; begins anew after ${(timeline.lastsMilliseconds / 1000).toFixed(1)} s.`,
     ...(harmful.length > 0
       ? ['Flashes from 3 to 30 a second can hurt people with photosensitive epilepsy: it has some.']

@@ -13,7 +13,8 @@ import { laidOut, timelineDoubts, type Timeline } from '../../supply/drivers/tim
 import { ProgramError } from './board';
 import { cpp } from './cpp';
 import { microPython } from './micropython';
-import { timelineOfAspects, usedOutputs, wiringOfPins } from './of-aspects';
+import { usedOutputs } from '../../study/aspects';
+import { timelineOfAspects, wiringOfPins } from './of-aspects';
 
 const crossing = newCrossing(quayside(), {
   name: 'Crossing',

@@ -1,8 +1,10 @@
 import { inOrder } from '../../document/in-order';
-import { askedOf, outputOf } from '../../study/aspects';
+import { askedOf, usedOutputs } from '../../study/aspects';
 import { truthTable } from '../../study/truth-table';
 import { Solver } from '../../study/solver';
 import { driverKind } from '../../supply/drivers';
+import { stringLampOf } from '../../study/play';
+import type { Moving } from '../../document/moving-record';
 import type { Driven } from '../../document/aspect-record';
 import type { AnyJob } from '../../document/layout';
 import type { Bench } from '../../study/bench';
@@ -15,12 +17,6 @@ const EACH_SECONDS = 4;
 const FRAME_MS = 20;
 /** What no job has: the string of its wiring is without lamps. */
 const NO_STRING = { colourAmps: 0, idleAmps: 0 };
-
-/** Outputs of a job that lamps hang on, by number from 1, ascending. */
-export function usedOutputs(job: AnyJob): number[] {
-  const used = Object.keys(job.lamps).flatMap((id) => outputOf(job, id) ?? []);
-  return [...new Set(used)].map((o) => Number(o.slice(3))).sort((a, b) => a - b);
-}
 
 /**
  * The time line that shows aspects of a job on the pins of a small computer, one after the other, each
@@ -68,6 +64,33 @@ export function timelineOfAspects(
   };
 }
 
+/** Outputs of the usual small 8-bit board that dim by pulse width (common practice, no source). */
+const PULSED_ON_EIGHT_BITS = [3, 5, 6, 9, 10, 11];
+
+/** Pins of a job's program that can dim: any in MicroPython, some of an 8-bit board's. */
+export const dimmingPins = (pins: readonly number[], language: 'micropython' | 'cpp'): number[] =>
+  language === 'micropython' ? [...pins] : pins.filter((p) => PULSED_ON_EIGHT_BITS.includes(p));
+
+/**
+ * The same where a time line moves the lamps: their string on a pin of its own, and what its supply gives.
+ * @throws CircuitError when it cannot be solved
+ */
+export function wiringOfScene(
+  bench: Bench & { readonly job: AnyJob & Moving },
+  pins: readonly number[],
+  stringPin: number,
+  language: 'micropython' | 'cpp',
+): ProgramWiring {
+  const { string } = bench.job;
+  return {
+    ...wiringOfPins(bench, pins),
+    stringPin: string ? stringPin : null,
+    stringLamp: stringLampOf(bench.job),
+    stringLimitAmps: string?.supplyAmps ?? 0,
+    pulsePins: dimmingPins(pins, language),
+  };
+}
+
 /**
  * How a job hangs on the pins of a small computer: what each output carries as solved, at the supply's
  * highest, and what all pins may carry.
@@ -90,6 +113,7 @@ export function wiringOfPins(bench: Bench, pins: readonly number[]): ProgramWiri
     ),
     stringLamp: NO_STRING,
     limitAmps: build?.totalAmps ?? 0,
+    stringLimitAmps: 0,
     // Lamps that share plus are lit by a pin that is low; a transistor behind the pin turns it over.
     litBy: driver?.kind === 'pins' && !driver.transistors && build?.switches === 'minus' ? 'low' : 'high',
   };

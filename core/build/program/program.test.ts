@@ -33,9 +33,13 @@ describe('a program is never made', () => {
     ]);
   });
   test('with its budget exceeded in its worst moment, which is named with its figures', () => {
-    const [reason] = refusal(carousel, { ...carouselWiring, limitAmps: 0.2 });
-    expect(reason).toMatch(/^at \d+\.\d s it draws 0\.\d\d A, and its supply gives 0\.20 A$/);
-    expect(refusal({ ...carousel, capPercent: 10 }, { ...carouselWiring, limitAmps: 0.2 })).toEqual([]);
+    const [reason] = refusal(carousel, { ...carouselWiring, stringLimitAmps: 0.2 });
+    expect(reason).toMatch(/^at \d+\.\d s the string draws \d{3} mA, and its supply gives 200 mA$/);
+    expect(refusal({ ...carousel, capPercent: 10 }, { ...carouselWiring, stringLimitAmps: 0.2 })).toEqual([]);
+    // Six channels of 10 and 15 mA, all lit at once.
+    expect(refusal(carousel, { ...carouselWiring, limitAmps: 0.05 })).toEqual([
+      expect.stringMatching(/^at \d+\.\d s the channels draw 70 mA, and what switches them bears 50 mA$/),
+    ]);
   });
   test('of a time line that is not sound', () => {
     const [reason] = refusal({ ...carousel, capPercent: 150 }, carouselWiring);
@@ -50,7 +54,9 @@ describe('what a program says of itself', () => {
     expect(lines[0]).toBe('Carousel on the quay');
     expect(lines.filter((l) => /^\d+ +(Booth|Boat shed), channel \d$/.test(l))).toHaveLength(6);
     expect(lines.some((l) => l.startsWith('8 ') && l.includes('24 lamps'))).toBe(true);
-    expect(lines.join('\n')).toContain(`Draws at most ${checked.worst.amps.toFixed(2)} A`);
+    expect(lines.join('\n')).toContain(
+      `The string draws at most ${(1000 * checked.worst.string.amps).toFixed(0)} mA`,
+    );
     expect(lines.join('\n')).toContain('60 percent of full');
   });
   test('that it flashes so fast that it can hurt, where it does', () => {

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { carousel, generatedTimeline } from '../../../tests/timelines';
 import { movingEffectNames, movingEffects, levelOf, usualParameters } from './effects';
 import { noiseOf } from './effects/whole';
-import { frameAmps, harmfulClips, laidOut, timelineDoubts, worstMoment, type Timeline } from './timeline';
+import { harmfulClips, laidOut, timelineDoubts, worstMoments, type Timeline } from './timeline';
 
 const LAMP = { colourAmps: 0.012, idleAmps: 0.0008 };
 
@@ -183,11 +183,12 @@ describe('a time line', () => {
       ],
       capPercent: 100,
     };
-    const worst = worstMoment(of, [], LAMP);
-    expect(worst.milliseconds).toBe(4000);
-    expect(worst.amps).toBeCloseTo(24 * (3 * 0.012 + 0.0008), 9);
-    const frame = new Uint8Array(of.channels + 3 * of.lamps);
-    expect(frameAmps(frame, of, [], LAMP)).toBeCloseTo(24 * 0.0008, 12);
+    const worst = worstMoments(of, [], LAMP);
+    expect(worst.string.milliseconds).toBe(4000);
+    expect(worst.string.amps).toBeCloseTo(24 * (3 * 0.012 + 0.0008), 9);
+    expect(worst.channels.amps).toBe(0);
+    const dark = worstMoments({ ...of, clips: [] }, [0.01, 0.02], LAMP);
+    expect(dark.string.amps).toBeCloseTo(24 * 0.0008, 12);
   });
   test('nonsense is refused with path and reason', () => {
     const of: Timeline = {

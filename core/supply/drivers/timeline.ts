@@ -161,32 +161,41 @@ export interface StringLamp {
   readonly idleAmps: number;
 }
 
-/** What the lamps of a frame draw together, in amperes: the string's idle current, and each colour by its share of the time. */
-export function frameAmps(
-  frame: Frame,
-  of: Pick<Timeline, 'channels' | 'lamps'>,
-  channelAmps: readonly number[],
-  lamp: StringLamp,
-): number {
-  let amps = of.lamps * lamp.idleAmps;
-  for (let k = 0; k < of.channels; k++) amps += ((channelAmps[k] ?? 0) * frame[k]) / 255;
-  for (let k = of.channels; k < frame.length; k++) amps += (lamp.colourAmps * frame[k]) / 255;
-  return amps;
+/** The most that is drawn in a time line, and when. */
+export interface WorstMoment {
+  readonly milliseconds: number;
+  readonly amps: number;
+}
+export interface WorstMoments {
+  readonly channels: WorstMoment;
+  readonly string: WorstMoment;
 }
 
-/** Where in a time line most is drawn: every frame of it is looked at. */
-export function worstMoment(
-  of: Timeline,
-  channelAmps: readonly number[],
-  lamp: StringLamp,
-): { readonly milliseconds: number; readonly amps: number } {
+/**
+ * Where in a time line most is drawn, by its channels and by its string: every frame of it is looked at.
+ * Channels count at full as soon as they are lit, as pulses of pins begin together; a string counts its
+ * colours by their share, and what controls its lamps.
+ */
+export function worstMoments(of: Timeline, channelAmps: readonly number[], lamp: StringLamp): WorstMoments {
   const fill = laidOut(of);
   const frame = new Uint8Array(of.channels + 3 * of.lamps);
-  let worst = { milliseconds: 0, amps: 0 };
+  let channels: WorstMoment = { milliseconds: 0, amps: 0 };
+  let most = -1;
+  let mostAt = 0;
   for (let at = 0; at < of.lastsMilliseconds; at += of.frameMilliseconds) {
     fill(at, frame);
-    const amps = frameAmps(frame, of, channelAmps, lamp);
-    if (amps > worst.amps) worst = { milliseconds: at, amps };
+    let amps = 0;
+    for (let k = 0; k < of.channels; k++) if (frame[k] > 0) amps += channelAmps[k] ?? 0;
+    if (amps > channels.amps) channels = { milliseconds: at, amps };
+    let levels = 0;
+    for (let k = of.channels; k < frame.length; k++) levels += frame[k];
+    if (levels > most) [most, mostAt] = [levels, at];
   }
-  return worst;
+  return {
+    channels,
+    string: {
+      milliseconds: mostAt,
+      amps: of.lamps * lamp.idleAmps + (lamp.colourAmps * Math.max(0, most)) / 255,
+    },
+  };
 }

@@ -8,7 +8,7 @@ export const welder: MovingEffect = {
   says: 'bursts of flicker, with pauses',
   parameters: [
     milliseconds('A flicker every', 30, 1000, 170),
-    milliseconds('A burst lasts', 500, 20_000, 4000),
+    milliseconds('A burst lasts', 500, 20_000, 2000),
     percent('At work', 5, 100, 55),
   ],
   level: choose(

@@ -1,0 +1,18 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from 'vitest';
+import { readLayout, writeLayout } from '../file';
+import { VERSION } from '../layout';
+
+const eighth = readFileSync(
+  new URL('../../../tests/layouts/quay-version-8.hazel.json', import.meta.url),
+  'utf8',
+);
+
+test('a layout of version 8 opens as it was, and is written as one of today', () => {
+  const was = JSON.parse(eighth) as Record<string, unknown>;
+  const read = readLayout(eighth);
+  if (!read.ok) throw new Error(JSON.stringify(read.complaints));
+  expect(read.migratedFrom).toBe(8);
+  expect(read.layout).toEqual({ ...was, version: VERSION });
+  expect(readLayout(writeLayout(read.layout))).toMatchObject({ ok: true });
+});
