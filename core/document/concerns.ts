@@ -25,9 +25,8 @@ function differs(before: unknown, after: unknown): boolean {
 export function concerns(before: Layout, after: Layout, jobId?: string): boolean {
   if (before === after) return false;
   if (jobId === undefined) return differs({ ...before, name: '' }, { ...after, name: '' });
-  const own = ({ jobs, trains, name, ...rest }: Layout): unknown => {
-    void trains;
-    void name;
+  const own = ({ jobs, trains, name, boards, network, ...rest }: Layout): unknown => {
+    void [trains, name, boards, network];
     return { ...rest, job: Object.hasOwn(jobs, jobId) ? jobs[jobId] : null };
   };
   return differs(own(before), own(after));

@@ -13,6 +13,8 @@ export function emptyLayout(name: string): Layout {
     jobs: {},
     trains: {},
     lampSets: {},
+    boards: {},
+    network: { nodes: {}, runs: {} },
     drawer: { resistors: {}, reservoirs: {}, sundries: {}, lamps: {}, tester: { ...USUAL_TESTER } },
   };
 }

@@ -10,6 +10,7 @@ import { jobRecords, recordFacts, type AnyJob } from '../kinds/records';
 import { drawerRecord } from './drawer-record';
 import { lampSetRecord } from './lamp-set-record';
 import { supplyRecord } from './supply-record';
+import { boardRecord, brokenInNetwork, networkRecord } from './network-record';
 import { trainRecord } from './train-record';
 import type { Say } from './job-record';
 
@@ -35,6 +36,10 @@ export const layoutRecord = z.looseObject({
   /** Lamp sets of one's own. */
   lampSets: z.record(z.string(), lampSetRecord),
   drawer: drawerRecord,
+  /** The boards in plan, from above; none where nobody has laid them. */
+  boards: z.record(z.string(), boardRecord),
+  /** The power under them. */
+  network: networkRecord,
 });
 
 export type Layout = z.infer<typeof layoutRecord>;
@@ -67,6 +72,11 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
       }
     }
   }
+  brokenInNetwork(
+    layout.network,
+    { ...layout, isLampType: (part) => isLampType(layout, part) },
+    (path, reason) => void broken.push({ path: ['network', ...path], reason }),
+  );
   for (const [jobId, job] of Object.entries(layout.jobs)) {
     const say = (path: (string | number)[], reason: string): void => {
       broken.push({ path: ['jobs', jobId, ...path], reason });

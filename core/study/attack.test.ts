@@ -75,7 +75,7 @@ describe('a mistyped reading of a lamp', () => {
     expect(() => benchOf(layout, demoJob)).toThrow(/in the drawer: .*mistaken/);
     expect(solvedJob(layout, demoJob).readings).toBeNull();
     expect(solvedJob(layout, 'open-saloon').readings).not.toBeNull();
-    expect(lineSketch(layout).vehicles).toHaveLength(Object.keys(layout.jobs).length);
+    expect(lineSketch(layout).vehicles).toHaveLength(Math.min(16, Object.keys(layout.jobs).length));
     // It can be mended: an edit of the reading passes the gate.
     const mended = attempt(layout, (d) => {
       const [own] = Object.values(d.drawer.lamps);

@@ -12,7 +12,7 @@ test('a layout of version 7 opens as it was, and is written as one of today', ()
   const was = JSON.parse(seventh) as Record<string, unknown>;
   const read = readLayout(seventh);
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
-  expect(read.layout).toEqual({ ...was, version: VERSION });
+  expect(read.layout).toEqual({ ...was, version: VERSION, boards: {}, network: { nodes: {}, runs: {} } });
   expect(readLayout(writeLayout(read.layout))).toMatchObject({ ok: true });
 });
 

@@ -27,8 +27,13 @@ const toSeventh = (old: Plain): Plain => ({
 /** Version 8: signals and crossings, with their aspects and what drives them. Nothing of before differs. */
 const toEighth = (old: Plain): Plain => ({ ...old, version: 8 });
 
-/** Version 9: scenes whose light moves by a time line. Nothing of before differs. */
-const toNinth = (old: Plain): Plain => ({ ...old, version: 9 });
+/** Version 9: scenes whose light moves by a time line; boards in plan, and the power under them. Nothing of before differs. */
+const toNinth = (old: Plain): Plain => ({
+  boards: {},
+  network: { nodes: {}, runs: {} },
+  ...old,
+  version: 9,
+});
 
 /** How a file of version N becomes one of version N + 1, by N. */
 export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {

@@ -13,6 +13,6 @@ test('a layout of version 8 opens as it was, and is written as one of today', ()
   const read = readLayout(eighth);
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   expect(read.migratedFrom).toBe(8);
-  expect(read.layout).toEqual({ ...was, version: VERSION });
+  expect(read.layout).toEqual({ ...was, version: VERSION, boards: {}, network: { nodes: {}, runs: {} } });
   expect(readLayout(writeLayout(read.layout))).toMatchObject({ ok: true });
 });

@@ -1,0 +1,26 @@
+import { contactOverload } from './contact-overload';
+import { converterLimits } from './converters';
+import { dimmerFarOut } from './dimmer-far-out';
+import { feedNoAnswer } from './no-answer';
+import { notFed } from './not-fed';
+import { runColours } from './run-colours';
+import { shortNotCleared } from './short-not-cleared';
+import { suppliesJoined } from './supplies-joined';
+import { supplyLoaded } from './supply-loaded';
+import { wireAndFuse, wireTooThin } from './wire-and-fuse';
+import type { FeedRule } from './rule';
+
+/** Every rule about the power under the boards. A new one is a file beside these, and a line here. */
+export const feedRules: readonly FeedRule[] = [
+  feedNoAnswer,
+  suppliesJoined,
+  supplyLoaded,
+  wireTooThin,
+  wireAndFuse,
+  shortNotCleared,
+  contactOverload,
+  converterLimits,
+  dimmerFarOut,
+  notFed,
+  runColours,
+];
