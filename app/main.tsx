@@ -16,6 +16,8 @@ const BenchPage = lazy(async () => ({ default: (await import('./bench/bench-page
 const TrainPage = lazy(async () => ({ default: (await import('./pages/train-page')).TrainPage }));
 const AtBenchPage = lazy(async () => ({ default: (await import('./pages/at-bench-page')).AtBenchPage }));
 const SheetPage = lazy(async () => ({ default: (await import('./pages/sheet-page')).SheetPage }));
+const FeedsPage = lazy(async () => ({ default: (await import('./pages/feeds/feeds-page')).FeedsPage }));
+const FeedsSheet = lazy(async () => ({ default: (await import('./pages/feeds/feeds-sheet')).FeedsSheet }));
 const ShelfPage = lazy(async () => ({ default: (await import('./pages/shelf-page')).ShelfPage }));
 const HistoryPage = lazy(async () => ({ default: (await import('./pages/history-page')).HistoryPage }));
 
@@ -33,6 +35,8 @@ createRoot(document.getElementById('root')!).render(
               <Route path="at-bench/:jobId" element={<AtBenchPage />} />
               <Route path="sheet/:jobId" element={<SheetPage />} />
               <Route path="train/:trainId" element={<TrainPage />} />
+              <Route path="feeds" element={<FeedsPage />} />
+              <Route path="feeds/sheet" element={<FeedsSheet />} />
               <Route path="shelf" element={<ShelfPage />} />
               <Route path="shelf/history" element={<HistoryPage />} />
               <Route path="*" element={<NotFound />} />

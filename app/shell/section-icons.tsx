@@ -20,6 +20,18 @@ export function BenchIcon() {
   );
 }
 
+/** The power under the boards: two wires along, droppers up to three lamps. */
+export function FeedsIcon() {
+  return (
+    <svg viewBox="0 0 28 28" aria-hidden="true">
+      <path d="M3 20h22M3 24h22M7 20v-9M14 20v-9M21 20v-9" />
+      <circle cx="7" cy="8" r="2.500" />
+      <circle cx="14" cy="8" r="2.500" />
+      <circle cx="21" cy="8" r="2.500" />
+    </svg>
+  );
+}
+
 /** Parts that are owned: a chest of small drawers. */
 export function DrawerIcon() {
   return (

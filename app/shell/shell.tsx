@@ -10,7 +10,7 @@ import { ErrorBoundary } from './error-boundary';
 import { FileMenu } from './file-menu';
 import { Notices } from './notices';
 import { watchPresses } from './last-pressed';
-import { BenchIcon, DrawerIcon, LineIcon, ShelfIcon } from './section-icons';
+import { BenchIcon, DrawerIcon, FeedsIcon, LineIcon, ShelfIcon } from './section-icons';
 import { useDrop, useImport } from './use-import';
 import { timeOf } from './when';
 import { benchPath, idOf, newPath } from './paths';
@@ -89,6 +89,10 @@ export function Shell() {
         >
           <BenchIcon />
           Bench
+        </NavLink>
+        <NavLink to="/feeds">
+          <FeedsIcon />
+          Feeds
         </NavLink>
         <NavLink to="/drawer">
           <DrawerIcon />

@@ -28,6 +28,7 @@ import type { Readings } from '../../core/study/readings';
 import type { ShortestProof } from '../../core/study/shortest-proof';
 import type { State } from '../../core/supply/state';
 import type { CarMatch } from '../../core/study/train';
+import type { FeedFigures } from '../../core/feed/reading';
 import type { TrainInrush } from '../../core/study/train-inrush';
 
 /** A job, on another supply than its own where one is named. */
@@ -144,6 +145,23 @@ export const questions = {
       study: trainStudy(layout, trainId),
       inrush: trainInrush(layout, trainId),
     });
+  },
+  /** The power under the boards, solved; null where it has no answer. */
+  async feeds(layout: Layout): Promise<FeedFigures | null> {
+    const { feedStudy } = await import('../../core/feed/study');
+    const { reading } = feedStudy(layout);
+    return (
+      reading && {
+        places: reading.places,
+        runs: reading.runs,
+        supplies: reading.supplies,
+        energy: reading.energy,
+      }
+    );
+  },
+  async judgeFeeds(layout: Layout): Promise<Finding[]> {
+    const { judgeNetwork } = await import('../../core/finding/feed/judge-network');
+    return judgeNetwork(layout);
   },
   async trainInrush(layout: Layout, { trainId }: OfTrain): Promise<TrainInrush[]> {
     const { trainInrush } = await import('../../core/study/train-inrush');

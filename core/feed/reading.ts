@@ -40,10 +40,8 @@ export interface SupplyReading {
   readonly watts: number;
 }
 
-/** The network of a layout, solved. */
-export interface FeedReading {
-  readonly network: Network;
-  readonly solution: Solution;
+/** What a network's places, runs and supplies come to. */
+export interface FeedFigures {
   readonly places: ReadonlyMap<string, PlaceReading>;
   readonly runs: ReadonlyMap<string, RunReading>;
   /** By the id of the supply in the layout. */
@@ -56,6 +54,12 @@ export interface FeedReading {
     readonly supplies: number;
     readonly converters: number;
   };
+}
+
+/** The network of a layout, solved. */
+export interface FeedReading extends FeedFigures {
+  readonly network: Network;
+  readonly solution: Solution;
 }
 
 /**

@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
-import { placePath, runPath, type FeedRule } from './rule';
-import type { Cure, Judgement } from '../../finding/finding';
+import { placePath, runPath, type FeedRule } from './feed-rule';
+import type { Cure, Judgement } from '../finding';
 
 /** Ratings plugs and terminals are commonly bought in, in amperes. */
 const ratings = [1, 2, 3, 5, 8, 10, 15, 25];

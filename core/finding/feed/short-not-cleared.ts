@@ -2,10 +2,10 @@ import { formatQuantity } from '../../quantity/format';
 import { CLEARED_SECONDS, fuseSpeeds, goesWithin } from '../../part/fuse-speed';
 import { feedWires, nextThicker } from '../../part/feed-wire';
 import { supplyKind } from '../../supply';
-import { guardedPlaces, type FeedStudy, type Guarded } from '../study';
-import { fuseRatings } from '../fuse-ratings';
-import { placePath, type FeedRule } from './rule';
-import type { Cure } from '../../finding/finding';
+import { guardedPlaces, type FeedStudy, type Guarded } from '../../feed/study';
+import { fuseRatings } from '../../feed/fuse-ratings';
+import { placePath, type FeedRule } from './feed-rule';
+import type { Cure } from '../finding';
 
 /** A fuse is chosen this much above what flows (common practice, no source). */
 const ABOVE = 1.4;

@@ -1,9 +1,9 @@
 import { formatQuantity } from '../../quantity/format';
 import { BUNDLE_SHARE, bySection, feedWires } from '../../part/feed-wire';
-import { guardedPlaces, type FeedStudy, type Guarded } from '../study';
-import { fuseRatings } from '../fuse-ratings';
-import { runPath, type FeedRule } from './rule';
-import type { Cure } from '../../finding/finding';
+import { guardedPlaces, type FeedStudy, type Guarded } from '../../feed/study';
+import { fuseRatings } from '../../feed/fuse-ratings';
+import { runPath, type FeedRule } from './feed-rule';
+import type { Cure } from '../finding';
 import type { Layout } from '../../document/layout';
 import type { RunPart, RunRecord } from '../../document/network-record';
 

@@ -8,7 +8,7 @@ import { shortNotCleared } from './short-not-cleared';
 import { suppliesJoined } from './supplies-joined';
 import { supplyLoaded } from './supply-loaded';
 import { wireAndFuse, wireTooThin } from './wire-and-fuse';
-import type { FeedRule } from './rule';
+import type { FeedRule } from './feed-rule';
 
 /** Every rule about the power under the boards. A new one is a file beside these, and a line here. */
 export const feedRules: readonly FeedRule[] = [

@@ -1,4 +1,4 @@
-import type { FeedRule } from './rule';
+import type { FeedRule } from './feed-rule';
 
 /** A network that cannot be solved. */
 export const feedNoAnswer: FeedRule = {

@@ -1,9 +1,9 @@
-import { attempt } from '../document/gate';
-import { gravestFirst } from '../finding/gravest-first';
-import { feedRules } from './rules';
-import { feedStudy, type FeedStudy } from './study';
-import type { Cure, Finding, Judgement, Remedy } from '../finding/finding';
-import type { Layout } from '../document/layout';
+import { attempt } from '../../document/gate';
+import { gravestFirst } from '../gravest-first';
+import { feedRules } from '.';
+import { feedStudy, type FeedStudy } from '../../feed/study';
+import type { Cure, Finding, Judgement, Remedy } from '../finding';
+import type { Layout } from '../../document/layout';
 
 interface Judged extends Judgement {
   readonly rule: string;

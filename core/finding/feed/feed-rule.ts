@@ -1,5 +1,5 @@
-import type { Judgement } from '../../finding/finding';
-import type { FeedStudy } from '../study';
+import type { Judgement } from '../finding';
+import type { FeedStudy } from '../../feed/study';
 
 /** One rule about the power under the boards: it compares, and solves nothing. One file a rule, listed in `index.ts`. */
 export interface FeedRule {

@@ -1,8 +1,8 @@
 import { formatQuantity } from '../../quantity/format';
 import { nextThicker } from '../../part/feed-wire';
-import { waysFrom } from '../hangs-on';
-import { placePath, type FeedRule } from './rule';
-import type { Cure } from '../../finding/finding';
+import { waysFrom } from '../../feed/hangs-on';
+import { placePath, type FeedRule } from './feed-rule';
+import type { Cure } from '../finding';
 import type { Layout } from '../../document/layout';
 
 /** An eye forgives so much of a difference in lightness between like lamps (common practice, no source). */

@@ -1,6 +1,6 @@
 import { supplyKind } from '../../supply';
-import { usualVoltsOf } from '../load-curve';
-import { placePath, type FeedRule } from './rule';
+import { usualVoltsOf } from '../../feed/load-curve';
+import { placePath, type FeedRule } from './feed-rule';
 import type { Supply } from '../../supply';
 
 /** What comes out of a supply: only like may meet like. */

@@ -1,6 +1,6 @@
-import { usualVoltsOf } from '../load-curve';
-import { placePath, type FeedRule } from './rule';
-import type { Judgement } from '../../finding/finding';
+import { usualVoltsOf } from '../../feed/load-curve';
+import { placePath, type FeedRule } from './feed-rule';
+import type { Judgement } from '../finding';
 
 /** Things that hang on no supply, or on another than they are made for. */
 export const notFed: FeedRule = {
@@ -9,7 +9,8 @@ export const notFed: FeedRule = {
     return Object.entries(layout.network.nodes).flatMap(([id, { is, name }]): Judgement[] => {
       if (is.kind === 'tap' || is.kind === 'strip' || is.kind === 'supply') return [];
       // What has its cell on board, or a pack of its own, needs no run.
-      if (is.kind === 'job' && usualVoltsOf(layout.supplies[layout.jobs[is.jobId].supplyId]) === null) return [];
+      if (is.kind === 'job' && usualVoltsOf(layout.supplies[layout.jobs[is.jobId].supplyId]) === null)
+        return [];
       const supplyId = fed.get(id)?.supplyId;
       const dead =
         supplyId === undefined || (reading !== null && Math.abs(reading.places.get(id)!.volts) < 1e-3);

@@ -1,5 +1,5 @@
-import { runPath, type FeedRule } from './rule';
-import type { FeedStudy } from '../study';
+import { runPath, type FeedRule } from './feed-rule';
+import type { FeedStudy } from '../../feed/study';
 import type { WireColour } from '../../part/wire-colour';
 
 /** What a wire stands for: which supply, which side, or the output of which converter. */

@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
-import { placePath, type FeedRule } from './rule';
-import type { Judgement } from '../../finding/finding';
+import { placePath, type FeedRule } from './feed-rule';
+import type { Judgement } from '../finding';
 
 /** A converter that has not the volts to work from, or gives more than it can. */
 export const converterLimits: FeedRule = {

@@ -1,11 +1,11 @@
-import { inOrder } from '../document/in-order';
-import { feedWires } from '../part/feed-wire';
-import { fuseSpeeds } from '../part/fuse-speed';
-import { formatQuantity } from '../quantity/format';
-import { writeCsv } from '../build/lists/csv';
-import type { Layout } from '../document/layout';
-import type { RunPart } from '../document/network-record';
-import type { FeedReading } from './reading';
+import { inOrder } from '../../document/in-order';
+import { feedWires } from '../../part/feed-wire';
+import { fuseSpeeds } from '../../part/fuse-speed';
+import { formatQuantity } from '../../quantity/format';
+import { writeCsv } from './csv';
+import type { Layout } from '../../document/layout';
+import type { RunPart } from '../../document/network-record';
+import type { FeedFigures } from '../../feed/reading';
 
 /** A run as it stands in the table. */
 export interface RunRow {
@@ -39,7 +39,7 @@ export function partWords(part: RunPart): string {
 }
 
 /** Runs of a network in their order: from, to, wire, colours, length, and what flows. */
-export function runTable(layout: Layout, reading: FeedReading | null): RunRow[] {
+export function runTable(layout: Layout, reading: FeedFigures | null): RunRow[] {
   const { nodes, runs } = layout.network;
   return inOrder(runs).map((run) => {
     const solved = reading?.runs.get(run.id);

@@ -1,5 +1,5 @@
 import { formatQuantity } from '../../quantity/format';
-import { placePath, type FeedRule } from './rule';
+import { placePath, type FeedRule } from './feed-rule';
 
 /** Supplies are loaded to this share of what they give at most (common practice, no source). */
 const LOADED_SHARE = 0.8;

@@ -1,0 +1,281 @@
+import { useState } from 'react';
+import { inOrder } from '../../../core/document/in-order';
+import { onGrid } from '../../../core/feed/begin';
+import { wirePaint } from '../../../core/part/wire-colour';
+import { useRoom } from '../../drawings/use-room';
+import { planView, type PlanView } from './plan-geometry';
+import type { FeedFigures } from '../../../core/feed/reading';
+import type { Layout } from '../../../core/document/layout';
+import type { NodeRecord, RunRecord } from '../../../core/document/network-record';
+
+/** What is looked at on the plan. */
+export interface Chosen {
+  readonly kind: 'place' | 'run' | 'board';
+  readonly id: string;
+}
+
+interface PlanDrawingProps {
+  readonly layout: Layout;
+  readonly figures: FeedFigures | null;
+  readonly beneath: boolean;
+  readonly chosen: Chosen | null;
+  /** Places and runs that something is told about. */
+  readonly flagged: ReadonlySet<string>;
+  readonly onChoose: (chosen: Chosen) => void;
+  readonly onMove: (place: string, x: number, y: number) => void;
+}
+
+/** A step of an arrow key, in millimetres; with Shift five times as far. */
+const STEP = 10;
+/** A run that goes across so far, in pixels, has its label there. */
+const UPRIGHT = 34;
+/** Between the two conductors of a run, in pixels. */
+const APART = 1.7;
+
+/** Boards, runs and what stands on them, to scale; from above, or as one lies beneath. */
+export function PlanDrawing(props: PlanDrawingProps) {
+  const { layout, figures, beneath, chosen, flagged, onChoose } = props;
+  const [element, room] = useRoom<SVGSVGElement>({ width: 860, height: 400 });
+  const view = planView(layout, room, beneath);
+  const { nodes, runs } = layout.network;
+  const ranks = ranksOf(layout);
+  return (
+    <svg
+      ref={element}
+      className={beneath ? 'plan beneath' : 'plan'}
+      style={{ height: view.height }}
+      viewBox={`0 0 ${room.width} ${view.height}`}
+      role="group"
+      aria-label={beneath ? 'The boards from beneath' : 'The boards from above'}
+    >
+      {inOrder(layout.boards).map((board) => {
+        const [x1, x2] = [board.xMillimetres, board.xMillimetres + board.widthMillimetres].map(view.x);
+        const left = Math.min(x1, x2);
+        const top = view.y(board.yMillimetres);
+        return (
+          <g
+            key={board.id}
+            className={chosen?.kind === 'board' && chosen.id === board.id ? 'board chosen' : 'board'}
+          >
+            <rect
+              x={left}
+              y={top}
+              width={Math.abs(x2 - x1)}
+              height={board.depthMillimetres * view.scale}
+              onClick={() => onChoose({ kind: 'board', id: board.id })}
+            />
+            <text x={left + 8} y={top + board.depthMillimetres * view.scale - 8}>
+              {board.name}
+            </text>
+          </g>
+        );
+      })}
+      {inOrder(runs).map((run) => (
+        <Run
+          key={run.id}
+          run={run}
+          from={nodes[run.from]}
+          to={nodes[run.to]}
+          view={view}
+          beneath={beneath}
+          rank={ranks.get(run.id)!}
+          chosen={chosen?.kind === 'run' && chosen.id === run.id}
+          flagged={flagged.has(run.id)}
+          onChoose={onChoose}
+        />
+      ))}
+      {inOrder(nodes).map((node) => (
+        <Place key={node.id} {...props} node={node} view={view} reading={figures?.places.get(node.id)} />
+      ))}
+    </svg>
+  );
+}
+
+/** For each run how many before it leave the same place to the same side. */
+function ranksOf({ network: { nodes, runs } }: Layout): Map<string, number> {
+  const left = new Map<string, number>();
+  return new Map(
+    inOrder(runs).map(({ id, from, to }) => {
+      const key = `${from} ${Math.sign(nodes[to].xMillimetres - nodes[from].xMillimetres) || 1}`;
+      const rank = left.get(key) ?? 0;
+      left.set(key, rank + 1);
+      return [id, rank];
+    }),
+  );
+}
+
+interface RunProps {
+  readonly run: RunRecord & { readonly id: string };
+  readonly from: NodeRecord;
+  readonly to: NodeRecord;
+  readonly view: PlanView;
+  readonly beneath: boolean;
+  /** How many before it leave the same place to the same side: their labels stand in a row. */
+  readonly rank: number;
+  readonly chosen: boolean;
+  readonly flagged: boolean;
+  readonly onChoose: (chosen: Chosen) => void;
+}
+
+/** A run as it lies: along the boards, then across; both conductors in their colours, its label at both ends from beneath. */
+function Run({ run, from, to, view, beneath, rank, chosen, flagged, onChoose }: RunProps) {
+  const [x1, y1] = [view.x(from.xMillimetres), view.y(from.yMillimetres)];
+  const [x2, y2] = [view.x(to.xMillimetres), view.y(to.yMillimetres)];
+  const path = (by: number): string => `M${x1} ${y1 + by}H${x2 + by}V${y2}`;
+  const middle = Math.abs(y2 - y1) > UPRIGHT ? { x: x2, y: (y1 + y2) / 2 } : { x: (x1 + x2) / 2, y: y1 };
+  const towards = Math.sign(x2 - x1) || 1;
+  const spots = beneath
+    ? [
+        { x: x1 + (26 + 22 * rank) * towards, y: y1 },
+        Math.abs(y2 - y1) > 40 ? { x: x2, y: y2 - 20 * Math.sign(y2 - y1) } : { x: x2 - 18 * towards, y: y1 },
+      ]
+    : [middle];
+  const choose = (): void => onChoose({ kind: 'run', id: run.id });
+  return (
+    <g
+      className={['plan-run', chosen && 'chosen', flagged && 'flagged'].filter(Boolean).join(' ')}
+      role="button"
+      tabIndex={0}
+      aria-label={`Run ${run.label}, ${from.name} to ${to.name}`}
+      aria-pressed={chosen}
+      onClick={choose}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter') choose();
+      }}
+    >
+      <path d={path(0)} className="grip" />
+      <path d={path(-APART)} className="casing" />
+      <path d={path(APART)} className="casing" />
+      <path d={path(-APART)} stroke={wirePaint[run.plus]} className="wire" />
+      <path d={path(APART)} stroke={wirePaint[run.minus]} className="wire" />
+      {spots.map(({ x, y }, k) => (
+        <g key={k} transform={`translate(${x} ${y})`} className="run-label">
+          <rect
+            x={-4 - 3.4 * run.label.length}
+            y={-7}
+            width={8 + 6.8 * run.label.length}
+            height={14}
+            rx={3}
+          />
+          <text textAnchor="middle" y={4}>
+            {run.label}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+interface PlaceProps extends PlanDrawingProps {
+  readonly node: NodeRecord & { readonly id: string };
+  readonly view: PlanView;
+  readonly reading: { readonly volts: number; readonly lightness: number | null } | undefined;
+}
+
+/** A thing where it stands: dragged by hand, or moved by the arrow keys. */
+function Place({ node, view, reading, chosen, flagged, onChoose, onMove }: PlaceProps) {
+  const [drag, setDrag] = useState<{
+    readonly grip: readonly [number, number];
+    readonly by: readonly [number, number];
+  } | null>(null);
+  const x = view.x(node.xMillimetres) + (drag?.by[0] ?? 0);
+  const y = view.y(node.yMillimetres) + (drag?.by[1] ?? 0);
+  const onUp = (): void => {
+    if (!drag) return;
+    setDrag(null);
+    const [dx, dy] = drag.by;
+    if (Math.hypot(dx, dy) < 3) return;
+    onMove(
+      node.id,
+      onGrid(node.xMillimetres + (view.right * dx) / view.scale),
+      onGrid(node.yMillimetres + dy / view.scale),
+    );
+  };
+  const own = chosen?.kind === 'place' && chosen.id === node.id;
+  const volts = reading && node.is.kind !== 'supply' ? `, ${reading.volts.toFixed(2)} V` : '';
+  return (
+    <g
+      className={['plan-place', node.is.kind, own && 'chosen', flagged.has(node.id) && 'flagged']
+        .filter(Boolean)
+        .join(' ')}
+      transform={`translate(${x} ${y})`}
+      role="button"
+      tabIndex={0}
+      aria-label={`${node.name}${volts}`}
+      aria-pressed={own}
+      onFocus={() => onChoose({ kind: 'place', id: node.id })}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        onChoose({ kind: 'place', id: node.id });
+        setDrag({ grip: [e.clientX, e.clientY], by: [0, 0] });
+      }}
+      onPointerMove={(e) => {
+        if (drag) setDrag({ ...drag, by: [e.clientX - drag.grip[0], e.clientY - drag.grip[1]] });
+      }}
+      onPointerUp={onUp}
+      onPointerCancel={onUp}
+      onKeyDown={(e) => {
+        const by = STEP * (e.shiftKey ? 5 : 1);
+        const [dx, dy] = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[
+          e.key
+        ] ?? [0, 0];
+        if (dx === 0 && dy === 0) return;
+        e.preventDefault();
+        onMove(node.id, node.xMillimetres + view.right * dx, node.yMillimetres + dy);
+      }}
+    >
+      <Symbol node={node} lightness={reading?.lightness ?? null} />
+      {node.is.kind !== 'tap' && (
+        <text y={-12} textAnchor="middle">
+          {node.name.length > 20 ? `${node.name.slice(0, 19)}…` : node.name}
+        </text>
+      )}
+      {reading && (own || flagged.has(node.id)) && (
+        <text y={22} textAnchor="middle" className="plan-volts">
+          {reading.volts.toFixed(1)} V
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** What a thing is, as a sign of its own. */
+function Symbol({ node, lightness }: { readonly node: NodeRecord; readonly lightness: number | null }) {
+  switch (node.is.kind) {
+    case 'supply':
+      return (
+        <>
+          <rect x={-13} y={-9} width={26} height={18} rx={3} className="plan-box" />
+          <path d="M-7 0h6M-4 -3v6M3 0h5" className="plan-mark" />
+        </>
+      );
+    case 'strip':
+      return (
+        <>
+          <rect x={-15} y={-6} width={30} height={12} rx={2} className="plan-box" />
+          {[-9, -3, 3, 9].map((x) => (
+            <circle key={x} cx={x} cy={0} r={1.8} className="plan-screw" />
+          ))}
+        </>
+      );
+    case 'tap':
+      return <circle r={4} className="plan-box" />;
+    case 'converter':
+      return (
+        <>
+          <rect x={-12} y={-8} width={24} height={16} rx={3} className="plan-box" />
+          <path d="M-7 -3h6v6h8" className="plan-mark" />
+        </>
+      );
+    case 'typed':
+      return <path d="M0 -8L9 0L0 8L-9 0Z" className="plan-box" />;
+    case 'job':
+    case 'lamps':
+      return (
+        <>
+          <circle r={13} className="plan-glow" opacity={(lightness ?? 0) / 130} />
+          <circle r={5.5} className="plan-lamp" fillOpacity={0.15 + (0.85 * (lightness ?? 0)) / 100} />
+        </>
+      );
+  }
+}
