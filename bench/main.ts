@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { readLayout } from '../core/document/file';
 import { timeEdits } from './edit';
+import { timeFeeds } from './feeds';
 import { timeFirstJudgement } from './first';
 import { timeTrain } from './train';
 import { timeVehicle } from './vehicle';
@@ -12,6 +13,7 @@ const parts: Readonly<Record<string, (layout: Layout) => void>> = {
   edit: timeEdits,
   train: timeTrain,
   vehicle: timeVehicle,
+  feeds: timeFeeds,
 };
 
 // `node main.mjs PART LAYOUT`

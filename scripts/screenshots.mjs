@@ -45,11 +45,18 @@ const views = {
   ],
   locomotive: ['/bench/diesel-shunter/circuit', judged],
   'locomotive-functions': ['/bench/railcar-tern/functions', judged],
-  'bench-lamps': [
-    '/bench/compartment-coach/lamps',
+  scene: [
+    '/bench/carousel/timeline',
     async (page) => {
       await judged(page);
-      await page.locator('.light-view').waitFor();
+      await page.locator('.timeline-clip').first().waitFor();
+    },
+  ],
+  feeds: [
+    '/feeds',
+    async (page) => {
+      await page.locator('.finding').first().waitFor();
+      await page.locator('.feeds-loads li').first().waitFor();
     },
   ],
   lamps: [
@@ -83,21 +90,6 @@ const views = {
       await page.getByRole('menuitem', { name: 'Duplicate' }).click();
       await page.getByRole('button', { name: 'More for Brackwater Quay (copy)' }).waitFor();
       await page.locator('.line-picture rect[fill="#2b3b35"], .line-picture path').first().waitFor();
-    },
-  ],
-  history: [
-    '/bench/luggage-van/brief',
-    async (page) => {
-      for (const name of ['Luggage van 4', 'Luggage van 5']) {
-        await page.getByLabel('Name', { exact: true }).fill(name);
-        await page.keyboard.press('Enter');
-      }
-      await page.getByLabel('Length of the body').fill('158 mm');
-      await page.keyboard.press('Enter');
-      await page.getByText(/^Saved/).waitFor();
-      await page.goto('http://127.0.0.1:4199/shelf/history');
-      await page.locator('.version').last().click();
-      await page.locator('.history-look .line-picture path').first().waitFor();
     },
   ],
   drawer: [

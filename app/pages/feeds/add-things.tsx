@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { supplyFor, type SupplyWish } from '../../../core/study/begin-scenery';
 import { inOrder } from '../../../core/document/in-order';
 import { busAlong, putFed, putPlace, rowOfBoards, type Spot } from '../../../core/feed/begin';
 import { Button } from 'antd';
@@ -33,6 +34,27 @@ const things: readonly { readonly name: string; readonly is: NodePart; readonly 
   },
 ];
 
+/** Supplies as they are commonly bought, where the layout has none yet (common practice, no source). */
+const newSupplies: readonly { readonly name: string; readonly wish: SupplyWish }[] = [
+  ...[12, 24].map((volts) => ({
+    name: `a new unit, ${volts} V DC, 3 A`,
+    wish: {
+      kind: 'layout-bus' as const,
+      figures: { name: `Unit ${volts} V`, volts, highestVolts: volts, limitAmps: 3 },
+    },
+  })),
+  { name: 'a new booster, DCC', wish: { kind: 'dcc-track', figures: { name: 'Booster' } } },
+];
+const NEW = 'new:';
+const OWN = 'supply:';
+
+/** The supply that a choice stands for, made where it is new. @returns its id */
+function chosenSupply(draft: Parameters<typeof putPlace>[0], choice: string): string {
+  return choice.startsWith(NEW)
+    ? supplyFor(draft, newSupplies[Number(choice.slice(NEW.length))].wish)
+    : choice.slice(OWN.length);
+}
+
 /** Where the next thing is put: a step on from the last, on the boards. */
 function nextSpot({ boards, network }: Layout): Spot {
   const [first] = inOrder(boards);
@@ -58,7 +80,11 @@ export function AddThings({ layout, onChoose }: AddThingsProps) {
     if (id !== '') onChoose({ kind: 'place', id });
   };
   const empty = Object.keys(layout.boards).length === 0;
-  const bus = busOf ?? supplies[0]?.id;
+  const bus = busOf ?? (supplies[0] ? OWN + supplies[0].id : `${NEW}0`);
+  const supplyChoices = [
+    ...supplies.map((s) => ({ value: OWN + s.id, label: s.name })),
+    ...newSupplies.map((s, k) => ({ value: NEW + String(k), label: s.name })),
+  ];
   return (
     <div className="choices">
       <More label="A row of boards, a bus along them" open={empty}>
@@ -94,22 +120,15 @@ export function AddThings({ layout, onChoose }: AddThingsProps) {
           >
             Lay the row
           </Button>
-          {bus !== undefined && (
-            <>
-              <SelectField<string>
-                label="Bus of"
-                value={bus}
-                options={supplies.map((s) => ({ value: s.id, label: s.name }))}
-                onChange={setBusOf}
-              />
-              <Button
-                disabled={empty}
-                onClick={() => edit('A bus along the boards', (draft) => busAlong(draft, bus))}
-              >
-                Lay the bus
-              </Button>
-            </>
-          )}
+          <SelectField<string> label="Bus of" value={bus} options={supplyChoices} onChange={setBusOf} />
+          <Button
+            disabled={empty}
+            onClick={() =>
+              edit('A bus along the boards', (draft) => busAlong(draft, chosenSupply(draft, bus)))
+            }
+          >
+            Lay the bus
+          </Button>
         </div>
       </More>
       {jobs.length > 0 && (
@@ -134,15 +153,14 @@ export function AddThings({ layout, onChoose }: AddThingsProps) {
         placeholder="which"
         options={[
           ...things.map((t, k) => ({ value: String(k), label: t.name })),
-          ...supplies.map((s) => ({ value: `supply:${s.id}`, label: `Supply: ${s.name}` })),
+          ...supplyChoices.map((s) => ({ ...s, label: `Supply: ${s.label}` })),
         ]}
         onChange={(which) => {
-          if (which.startsWith('supply:')) {
-            const supplyId = which.slice('supply:'.length);
-            const { name } = layout.supplies[supplyId];
-            put(`${name} on the plan`, (draft, spot) =>
-              putPlace(draft, name, spot, { kind: 'supply', supplyId }),
-            );
+          if (which.startsWith(OWN) || which.startsWith(NEW)) {
+            put('A supply on the plan', (draft, spot) => {
+              const supplyId = chosenSupply(draft, which);
+              return putPlace(draft, draft.supplies[supplyId].name, spot, { kind: 'supply', supplyId });
+            });
             return;
           }
           const { name, is } = things[Number(which)];

@@ -113,6 +113,7 @@ function Feeds({ layout: open }: { readonly layout: Layout }) {
             figures={figures}
             stale={feeds.stale}
             chosen={chosen?.kind === 'run' ? chosen.id : null}
+            onChoose={(id) => setChosen({ kind: 'run', id })}
           />
         )}
       </section>

@@ -226,12 +226,12 @@ function Place({ node, view, reading, chosen, flagged, onChoose, onMove }: Place
     >
       <Symbol node={node} lightness={reading?.lightness ?? null} />
       {node.is.kind !== 'tap' && (
-        <text y={-12} textAnchor="middle">
-          {node.name.length > 20 ? `${node.name.slice(0, 19)}…` : node.name}
+        <text y={-12} textAnchor="middle" aria-hidden="true">
+          {node.name.length > 26 ? `${node.name.slice(0, 25)}…` : node.name}
         </text>
       )}
       {reading && (own || flagged.has(node.id)) && (
-        <text y={22} textAnchor="middle" className="plan-volts">
+        <text y={22} textAnchor="middle" className="plan-volts" aria-hidden="true">
           {reading.volts.toFixed(1)} V
         </text>
       )}
