@@ -28,6 +28,7 @@ import type { Readings } from '../../core/study/readings';
 import type { ShortestProof } from '../../core/study/shortest-proof';
 import type { State } from '../../core/supply/state';
 import type { CarMatch } from '../../core/study/train';
+import type { PlannedWires } from '../../core/finding/feed/plan-wires';
 import type { FeedFigures } from '../../core/feed/reading';
 import type { TrainInrush } from '../../core/study/train-inrush';
 
@@ -162,6 +163,18 @@ export const questions = {
   async judgeFeeds(layout: Layout): Promise<Finding[]> {
     const { judgeNetwork } = await import('../../core/finding/feed/judge-network');
     return judgeNetwork(layout);
+  },
+  /** The thinnest wires for the runs of a supply that keep the rules. */
+  async planWires(
+    layout: Layout,
+    { supplyId }: { readonly supplyId: string },
+    tell: Tell,
+  ): Promise<PlannedWires> {
+    const { planWires } = await import('../../core/finding/feed/plan-wires');
+    return planWires(layout, supplyId, (share) => {
+      tell(share);
+      return false;
+    });
   },
   async trainInrush(layout: Layout, { trainId }: OfTrain): Promise<TrainInrush[]> {
     const { trainInrush } = await import('../../core/study/train-inrush');

@@ -13,6 +13,7 @@ import { AddThings } from './add-things';
 import { BoardFields } from './board-fields';
 import { PlaceFields } from './place-fields';
 import { PlanDrawing, type Chosen } from './plan-drawing';
+import { PlanWires } from './plan-wires';
 import { RunFields } from './run-fields';
 import { RunList } from './run-list';
 import type { FeedFigures } from '../../../core/feed/reading';
@@ -134,6 +135,11 @@ function Feeds({ layout: open }: { readonly layout: Layout }) {
         <section className="feeds-chosen">
           <h2>Put on the plan</h2>
           <AddThings layout={layout} onChoose={setChosen} />
+          <PlanWires
+            layout={open}
+            onPreview={(remedy) => setPreview({ remedy, of: open })}
+            onApply={onApply}
+          />
           <p className="hint">
             Buy supplies ready made and approved. What lies before them is mains: for a qualified person and
             local codes.

@@ -50,6 +50,20 @@ export function noiseOf(a: number, b: number): number {
   return h >>> 24;
 }
 
+/** Whether a sum heeds something that is given. */
+export function heeds(sum: Whole, name: GivenName): boolean {
+  switch (sum.kind) {
+    case 'number':
+      return false;
+    case 'given':
+      return sum.name === name;
+    case 'two':
+      return heeds(sum.a, name) || heeds(sum.b, name);
+    case 'choose':
+      return heeds(sum.test, name) || heeds(sum.then, name) || heeds(sum.other, name);
+  }
+}
+
 /** Works a sum out as a function of what is given. */
 export function workedOut(sum: Whole): (of: Given) => number {
   switch (sum.kind) {
