@@ -127,8 +127,11 @@ export function playOf(bench: Bench, solver = new Solver(bench)): Play | null {
  * together. A string counts its colours by their share.
  */
 export function worstOf(job: MovingJob, channelAmps: readonly number[]): WorstMoments {
-  return worstMoments(timelineOf(job), channelAmps, stringLampOf(job));
+  return worstMoments(timelineOf(job), channelAmps, stringLampOf(job), LOOKED_AT);
 }
+
+/** Frames of a long scene that are looked at for its worst moment; a program is checked by all of them. */
+const LOOKED_AT = 2000;
 
 /** What a lamp of the string draws; nothing without one. */
 export function stringLampOf({ string }: Moving): { readonly colourAmps: number; readonly idleAmps: number } {

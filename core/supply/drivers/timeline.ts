@@ -1,3 +1,4 @@
+import { heeds } from './effects/whole';
 import { levelOf, movingEffects, type MovingEffectName } from './effects';
 import { HARMFUL_HERTZ } from '../../quantity/flashes';
 
@@ -116,7 +117,16 @@ export function laidOut(of: Timeline): (milliseconds: number, into: Frame) => vo
   const groups = of.groups.map((group) => ({
     group,
     clips: of.clips.flatMap((clip, k) =>
-      clip.group === group.id ? [{ clip, level: levelOf(clip.effect), seed: seedOf(k) }] : [],
+      clip.group === group.id
+        ? [
+            {
+              clip,
+              level: levelOf(clip.effect),
+              seed: seedOf(k),
+              byColour: heeds(movingEffects[clip.effect].level, 'c'),
+            },
+          ]
+        : [],
     ),
   }));
   const cap = Math.floor((of.capPercent * 256) / 100);
@@ -127,7 +137,7 @@ export function laidOut(of: Timeline): (milliseconds: number, into: Frame) => vo
     for (const { group, clips } of groups) {
       const on = clips.findLast(({ clip }) => clip.fromMilliseconds <= at && at < clip.toMilliseconds);
       if (!on) continue;
-      const { clip, level, seed } = on;
+      const { clip, level, seed, byColour } = on;
       given.t = at - clip.fromMilliseconds;
       given.n = group.lamps.length;
       given.s = seed;
@@ -144,9 +154,15 @@ export function laidOut(of: Timeline): (milliseconds: number, into: Frame) => vo
           continue;
         }
         const first = of.channels + 3 * group.lamps[i];
+        given.c = 0;
+        let now = level(given);
         for (let c = 0; c < 3; c++) {
-          given.c = c;
-          into[first + c] = (Math.floor((level(given) * clip.colour[c]) / 255) * cap) >> 8;
+          // Most effects are alike in all three colours: their sum is worked out once.
+          if (byColour && c > 0) {
+            given.c = c;
+            now = level(given);
+          }
+          into[first + c] = (Math.floor((now * clip.colour[c]) / 255) * cap) >> 8;
         }
       }
     }
@@ -172,17 +188,25 @@ export interface WorstMoments {
 }
 
 /**
- * Where in a time line most is drawn, by its channels and by its string: every frame of it is looked at.
+ * Where in a time line most is drawn, by its channels and by its string: every frame of it is looked at,
+ * or where there are more so many evenly over it.
  * Channels count at full as soon as they are lit, as pulses of pins begin together; a string counts its
  * colours by their share, and what controls its lamps.
  */
-export function worstMoments(of: Timeline, channelAmps: readonly number[], lamp: StringLamp): WorstMoments {
+export function worstMoments(
+  of: Timeline,
+  channelAmps: readonly number[],
+  lamp: StringLamp,
+  mostFrames = Infinity,
+): WorstMoments {
   const fill = laidOut(of);
   const frame = new Uint8Array(of.channels + 3 * of.lamps);
   let channels: WorstMoment = { milliseconds: 0, amps: 0 };
   let most = -1;
   let mostAt = 0;
-  for (let at = 0; at < of.lastsMilliseconds; at += of.frameMilliseconds) {
+  const frames = Math.ceil(of.lastsMilliseconds / of.frameMilliseconds);
+  const step = of.frameMilliseconds * Math.max(1, Math.ceil(frames / mostFrames));
+  for (let at = 0; at < of.lastsMilliseconds; at += step) {
     fill(at, frame);
     let amps = 0;
     for (let k = 0; k < of.channels; k++) if (frame[k] > 0) amps += channelAmps[k] ?? 0;
