@@ -37,6 +37,22 @@ function reservedId(value: unknown, path: readonly string[]): readonly string[] 
   return null;
 }
 
+/** Whether a text of JSON ends before all it opened is closed, or within a text of its own. */
+function endsEarly(text: string): boolean {
+  let depth = 0;
+  let quoted = false;
+  for (let k = 0; k < text.length; k++) {
+    const c = text[k];
+    if (quoted) {
+      if (c === '\\') k++;
+      else if (c === '"') quoted = false;
+    } else if (c === '"') quoted = true;
+    else if (c === '{' || c === '[') depth++;
+    else if (c === '}' || c === ']') depth--;
+  }
+  return quoted || depth > 0;
+}
+
 /**
  * Reads a layout file: whole or not at all. Older versions are brought up to date step by step.
  * @returns the layout, or what is wrong as path and reason
@@ -48,7 +64,7 @@ export function readLayout(text: string): ReadLayout {
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
-    const cut = /[}\]]\s*$/.test(text) ? '' : ' It seems to be cut off.';
+    const cut = endsEarly(text) ? ' It seems to be cut off.' : '';
     return refuse(`the file is not JSON.${cut}`);
   }
   return checkLayout(raw);
