@@ -28,8 +28,10 @@ export default defineConfig({
     chunkSizeWarningLimit: 1200,
     modulePreload: {
       polyfill: false,
-      // A worker has no page to put the links of what it will need into.
-      resolveDependencies: (_, deps, { hostId }) => (/study-worker|questions/.test(hostId) ? [] : deps),
+      // A worker has no page to put the links of what it will need into; in a page each piece names its own
+      // pieces, and lists of all of them beside every import weigh more than they save in one house.
+      resolveDependencies: (_, deps, { hostId }) =>
+        /study-worker|questions/.test(hostId) ? [] : deps.filter((d) => d.endsWith('.css')),
     },
     rollupOptions: {
       // The worker is built beside the page, so that the two share their files.

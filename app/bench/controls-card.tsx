@@ -1,5 +1,5 @@
-import { Button, ConfigProvider, Segmented, Slider, Switch } from 'antd';
-import { useId } from 'react';
+import { Button, ConfigProvider, Segmented, Switch } from 'antd';
+import { lazy, Suspense, useId } from 'react';
 import { handFor, inputsForHand } from '../../core/study/hand';
 import { PRESSES } from '../../core/supply/drivers/decoder';
 import {
@@ -14,6 +14,9 @@ import { supplyKind, type Supply } from '../../core/supply';
 import { useRunStore } from '../store/run-store';
 import { night } from '../theme/theme';
 import type { PanelProps } from '../kinds/face';
+
+/** Few jobs have a throttle: its slider is fetched where there is one. */
+const RangeControl = lazy(async () => ({ default: (await import('./range-control')).RangeControl }));
 
 /** What the hand is on: the supply it stands on, power, and whatever the job's inputs give to set. */
 export function ControlsCard({ jobId, layout, job, solved, hand }: PanelProps) {
@@ -119,16 +122,17 @@ function InputControl({ input, state, onSet }: InputProps) {
         <div className="row">
           <span id={id}>{input.name}</span> <code>{says}</code>
         </div>
-        <Slider
-          ariaLabelledByForHandle={id}
-          ariaValueTextFormatterForHandle={() => says}
-          min={least}
-          max={most}
-          step={step / 5}
-          value={Number(setting)}
-          tooltip={{ open: false }}
-          onChange={(to) => onSet(input.id, to)}
-        />
+        <Suspense fallback={<div className="range-place" />}>
+          <RangeControl
+            labelledBy={id}
+            says={says}
+            least={least}
+            most={most}
+            step={step / 5}
+            value={Number(setting)}
+            onSet={(to) => onSet(input.id, to)}
+          />
+        </Suspense>
       </div>
     );
   }

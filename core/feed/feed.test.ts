@@ -305,6 +305,35 @@ describe('what is judged of the power under the boards', () => {
     const near = edit(far, (d) => void (d.network.runs['run-1'].millimetres = 5000));
     expect(ids(near)).not.toContain('short-not-cleared');
   });
+  test('a joint deeper under a board than an arm reaches is told, and is brought to the front', () => {
+    const deep = edit(tail(draws(0.5), { metres: 2, parts: quickFuse(1) }), (d) => {
+      d.boards.wide = {
+        order: 1,
+        name: 'Wide',
+        xMillimetres: 0,
+        yMillimetres: 0,
+        widthMillimetres: 2000,
+        depthMillimetres: 1500,
+      };
+      addPlace(d, 'joint', 900, 760, { kind: 'tap' });
+    });
+    const [told] = judgeNetwork(deep).filter((f) => f.rule === 'joint-reach');
+    expect(told.figures[0]).toMatchObject({ is: 740, limit: 600 });
+    expect(ids(patched(deep, told.remedies[0].patches))).not.toContain('joint-reach');
+    expect(ids(edit(deep, (d) => void (d.network.nodes.joint.yMillimetres = 600)))).not.toContain(
+      'joint-reach',
+    );
+  });
+  test('a cure that wants wire or fuses says what they cost', () => {
+    const [own] = judgeNetwork(tail(draws(0.3), { wire: '7-0.2', metres: 1, limitAmps: 5 })).filter(
+      (f) => f.rule === 'wire-and-fuse',
+    );
+    // A quick fuse more; or 24/0.2... of two conductors of a metre: their prices in the tables.
+    expect(own.remedies.map((r) => r.label)).toEqual([
+      'A quick fuse of 1.25 A (+0.30 EUR)',
+      '32/0.2 instead of 7/0.2 (+0.60 EUR)',
+    ]);
+  });
   test('a colour that means two things is a note; black may be the minus of several', () => {
     const two = change(tail(draws(0.5), { metres: 2, parts: quickFuse(1) }), (d) => {
       d.supplies.other = { ...d.supplies.bus, name: 'Other unit', order: 2 };

@@ -7,7 +7,6 @@ import { rideStudy, type RideStudy } from '../study/ride';
 import { Solver } from '../study/solver';
 import { usualState } from '../study/states';
 import { aspectLooks, type AspectLook } from '../study/aspect-looks';
-import { movingStudy, type MovingStudy } from '../study/moving-study';
 import { flasherRun, type FlasherRun } from '../study/flasher-run';
 import { throttleSweep, type ThrottleSweep } from '../study/throttle-sweep';
 import { trimmerTravel, type TrimmerTravel } from '../study/trimmer-travel';
@@ -39,8 +38,6 @@ export interface Studies {
   readonly aspects: readonly AspectLook[];
   /** Null for what no flasher drives. */
   readonly flasher: FlasherRun | null;
-  /** Null for what has no time line. */
-  readonly moving: MovingStudy | null;
   /** Null where nothing is charged. */
   readonly inrush: InrushStudy | null;
   /** Null for what runs on no rails. */
@@ -63,7 +60,6 @@ export const paceOf: Readonly<Record<StudyName, Pace>> = {
   noLoad: 'soon',
   sweep: 'soon',
   trimmers: 'soon',
-  moving: 'soon',
   flasher: 'slow',
   inrush: 'slow',
   ride: 'slow',
@@ -121,8 +117,6 @@ export class StudyDesk {
         return aspectLooks(bench, solver);
       case 'flasher':
         return flasherRun(bench);
-      case 'moving':
-        return movingStudy(bench, this.get('highest'));
       case 'trimmers':
         return trimmerTravel(bench);
       case 'inrush':

@@ -58,7 +58,7 @@ describe.each(generatedKinds)('a %s', (kind) => {
   });
 
   test('is written and read back as it is, with what is not known of it', () => {
-    for (const { layout, jobId } of sample(kind, 40, 5)) {
+    for (const { layout, jobId } of sample(kind, 25, 5)) {
       const known = change(layout, (draft) => {
         Object.assign(draft.jobs[jobId], { livery: 'moss' });
         for (const line of Object.values(draft.jobs[jobId].lines)) Object.assign(line, { sleeved: 'green' });
@@ -69,7 +69,7 @@ describe.each(generatedKinds)('a %s', (kind) => {
   });
 
   test('is laid as it is solved: what a lead joins is one node, and every other pair of terminals is two', () => {
-    for (const { layout, jobId } of sample(kind, 60, 6)) {
+    for (const { layout, jobId } of sample(kind, 40, 6)) {
       const assembly = assemble(layout, jobId);
       const { nodeOf, netlist, leftOut } = lower(assembly, layout.supplies[layout.jobs[jobId].supplyId]);
       const known = new Set(
@@ -103,7 +103,7 @@ describe.each(generatedKinds)('a %s', (kind) => {
   });
 
   test('is solved in every state it can be brought into', () => {
-    for (const { layout, jobId } of sample(kind, 40, 7)) {
+    for (const { layout, jobId } of sample(kind, 28, 7)) {
       const bench = benchOf(layout, jobId);
       const { states } = statesOf(bench);
       const table = truthTable(bench);
@@ -126,7 +126,7 @@ describe.each(generatedKinds)('a %s', (kind) => {
       'dropoutVolts',
     ] as const;
     let tried = 0;
-    for (const { layout, jobId } of sample(kind, 40, 8)) {
+    for (const { layout, jobId } of sample(kind, 25, 8)) {
       for (const part of assemble(layout, jobId).parts) {
         for (const figure of figures) {
           const path = part.decides[figure];

@@ -1,5 +1,6 @@
 import { isMoving } from '../document/moving-record';
-import { harmfulClips, laidOut, type WorstMoments } from '../supply/drivers/timeline';
+import { harmfulClips } from '../supply/drivers/timeline';
+import { laidOut, type WorstMoments } from '../supply/drivers/laid-out';
 import { builtString, fullAmps, levelsIn, timelineOf, worstOf } from './play';
 import { stringRun, type BuiltString, type StringRun } from './string-run';
 import type { Bench } from './bench';

@@ -6,13 +6,8 @@ import { outputOf, usedOutputs } from './aspects';
 import { Solver } from './solver';
 import { usualState } from './states';
 import { stringRun, type BuiltString, type StringRun } from './string-run';
-import {
-  laidOut,
-  worstMoments,
-  type Frame,
-  type Timeline,
-  type WorstMoments,
-} from '../supply/drivers/timeline';
+import { type Timeline } from '../supply/drivers/timeline';
+import { laidOut, worstMoments, type Frame, type WorstMoments } from '../supply/drivers/laid-out';
 import { withoutHarm } from '../supply/drivers/safe-timeline';
 import type { JobCore } from '../document/job-record';
 import type { Bench } from './bench';

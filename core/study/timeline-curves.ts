@@ -1,4 +1,5 @@
-import { laidOut, type StringLamp, type Timeline } from '../supply/drivers/timeline';
+import { type Timeline } from '../supply/drivers/timeline';
+import { laidOut, type StringLamp } from '../supply/drivers/laid-out';
 
 /** A time line as it is drawn: the level of each group's first lamp over time, and what is drawn. */
 export interface TimelineCurves {

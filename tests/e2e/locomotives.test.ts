@@ -137,6 +137,8 @@ describe('a railcar on its decoder', () => {
     await page.getByText('As CV 33 to 46').click();
     const cv = page.getByLabel('35 · F1');
     await expect.poll(() => cv.inputValue()).toBe('4');
+    // What opens is written in when it stands.
+    await expect.poll(() => page.evaluate(() => document.getAnimations().length)).toBe(0);
     await cv.fill('300');
     await page.keyboard.press('Enter');
     await page.getByText(/CV 35 is 300/).waitFor();

@@ -7,7 +7,8 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { cpp } from '../../core/build/program/cpp';
 import { microPython } from '../../core/build/program/micropython';
-import { laidOut, type Timeline } from '../../core/supply/drivers/timeline';
+import { type Timeline } from '../../core/supply/drivers/timeline';
+import { laidOut } from '../../core/supply/drivers/laid-out';
 import { carousel, carouselWiring, generatedTimeline } from '../timelines';
 import type { ProgramWiring } from '../../core/build/program/board';
 

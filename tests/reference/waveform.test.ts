@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { cpp } from '../../core/build/program/cpp';
-import { laidOut } from '../../core/supply/drivers/timeline';
+import { laidOut } from '../../core/supply/drivers/laid-out';
 import { carousel, carouselWiring } from '../timelines';
 
 /** A small board's clock. */

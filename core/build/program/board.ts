@@ -1,12 +1,10 @@
+import { harmfulClips, timelineDoubts, type Timeline } from '../../supply/drivers/timeline';
 import {
-  harmfulClips,
-  timelineDoubts,
   worstMoments,
   type StringLamp,
   type WorstMoment,
-  type Timeline,
   type WorstMoments,
-} from '../../supply/drivers/timeline';
+} from '../../supply/drivers/laid-out';
 
 /** How a job hangs on a small computer: which pin each channel and the string are on, and what it may draw. */
 export interface ProgramWiring {

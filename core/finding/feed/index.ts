@@ -2,6 +2,7 @@ import { contactOverload } from './contact-overload';
 import { converterLimits } from './converters';
 import { dimmerFarOut } from './dimmer-far-out';
 import { feedNoAnswer } from './no-answer';
+import { jointReach } from './joint-reach';
 import { notFed } from './not-fed';
 import { runColours } from './run-colours';
 import { shortNotCleared } from './short-not-cleared';
@@ -22,5 +23,6 @@ export const feedRules: readonly FeedRule[] = [
   converterLimits,
   dimmerFarOut,
   notFed,
+  jointReach,
   runColours,
 ];

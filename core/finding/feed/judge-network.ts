@@ -1,5 +1,6 @@
 import { attempt } from '../../document/gate';
 import { gravestFirst } from '../gravest-first';
+import { costOfRuns } from '../../feed/cost';
 import { feedRules } from '.';
 import { feedStudy, type FeedStudy } from '../../feed/study';
 import type { Cure, Finding, Judgement, Remedy } from '../finding';
@@ -24,8 +25,18 @@ function tried(layout: Layout, found: readonly Judged[], of: Judged, cure: Cure)
   const stops = new Set(found.filter((f) => f.severity === 'stop').map((f) => f.id));
   if (after.some((f) => f.id === of.id || (f.severity === 'stop' && !stops.has(f.id)))) return null;
   const label = typeof cure.label === 'string' ? cure.label : cure.label(made.change.layout);
-  return { label, patches: made.change.patches };
+  const dearer = costOfAll(made.change.layout) - costOfAll(layout);
+  return {
+    label:
+      Math.abs(dearer) < 0.005
+        ? label
+        : `${label} (${dearer > 0 ? '+' : '−'}${Math.abs(dearer).toFixed(2)} ${layout.currency})`,
+    patches: made.change.patches,
+  };
 }
+/** What the wires and fuses of the whole network cost. */
+const costOfAll = (layout: Layout): number => costOfRuns(layout, Object.keys(layout.network.runs));
+
 /** A cure that has nothing to change. */
 class NothingToChange extends Error {}
 

@@ -5,7 +5,8 @@ import { change, patched } from '../../document/patch';
 import { bySection } from '../../part/feed-wire';
 import { feedStudy } from '../../feed/study';
 import { fuseRatings } from '../../feed/fuse-ratings';
-import { costOfRuns, planWires, runsOf } from './plan-wires';
+import { costOfRuns } from '../../feed/cost';
+import { planWires, runsOf } from './plan-wires';
 import { feedRules } from '.';
 import type { Layout } from '../../document/layout';
 

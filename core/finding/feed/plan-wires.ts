@@ -1,9 +1,9 @@
 import { change } from '../../document/patch';
 import { bySection, feedWires, type FeedWire } from '../../part/feed-wire';
-import { fuseSpeeds } from '../../part/fuse-speed';
 import { feedStudy, type FeedStudy } from '../../feed/study';
 import { fuseRatings } from '../../feed/fuse-ratings';
 import { hangsOn } from '../../feed/hangs-on';
+import { costOfRuns } from '../../feed/cost';
 import { runMillimetres } from '../../feed/run-length';
 import { dimmerFarOut, wayBack } from './dimmer-far-out';
 import { shortNotCleared } from './short-not-cleared';
@@ -29,17 +29,6 @@ const MOST_ROUNDS = 200;
 
 /** Stranded wires from the thinnest on. */
 const ladder = (): FeedWire[] => bySection().filter((w) => !w.id.startsWith('awg'));
-
-/** What the wires and fuses of some runs cost. */
-export function costOfRuns(layout: Layout, ids: readonly string[]): number {
-  return ids.reduce((sum, id) => {
-    const run = layout.network.runs[id];
-    const wire = (2 * runMillimetres(layout, run) * feedWires[run.wire].metrePrice) / 1000;
-    return (
-      sum + wire + run.parts.reduce((s, p) => s + (p.kind === 'fuse' ? fuseSpeeds[p.speed].price : 0), 0)
-    );
-  }, 0);
-}
 
 /** The runs of a supply, as far as its converters. */
 export function runsOf(layout: Layout, supplyId: string): string[] {

@@ -1,6 +1,6 @@
 import { HARMFUL_HERTZ } from '../../quantity/flashes';
 import { movingEffects } from '../../supply/drivers/effects';
-import { draftOf, moves, movingOf } from './moving';
+import { draftOf, moves, movingOf, studyOf } from './moving';
 import { rule } from '../finding';
 
 /** Slows an effect down by its times until it flashes less often than can hurt; null where its times do not reach so far. */
@@ -23,12 +23,13 @@ function slowed(
 /** A scene in which a lamp flashes so often that it can hurt. */
 export const flashesHarm = rule({
   id: 'flashes-harm',
-  needs: ['moving'],
+  needs: ['highest'],
   about: moves,
-  judge(bench, { moving }) {
+  judge(bench, { highest }) {
+    const moving = studyOf(bench, highest);
     const { jobId } = bench;
     const { clips, groups } = movingOf(bench).timeline;
-    return (moving?.harmful ?? []).map(({ clip, hertz }) => {
+    return moving.harmful.map(({ clip, hertz }) => {
       const { effect, group, parameters } = clips[clip];
       const own = groups[group];
       const lamps = own.of === 'lamps' ? own.lamps.length : own.count;

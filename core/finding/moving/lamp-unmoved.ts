@@ -1,13 +1,14 @@
 import { aboutLamps, lampWords, plural } from '../about';
-import { movingOf, draftOf, moves } from './moving';
+import { movingOf, draftOf, moves, studyOf } from './moving';
 import { rule } from '../finding';
 
 /** A lamp on a channel that no scene of the time line lights. */
 export const lampUnmoved = rule({
   id: 'lamp-unmoved',
-  needs: ['moving'],
+  needs: ['highest'],
   about: moves,
-  judge(bench, { moving }) {
+  judge(bench, { highest }) {
+    const moving = studyOf(bench, highest);
     const { unmoved } = moving!;
     if (unmoved.length === 0) return [];
     const { jobId } = bench;

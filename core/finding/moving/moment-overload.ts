@@ -1,7 +1,7 @@
 import { formatQuantity } from '../../quantity/format';
 import { largerResistors } from '../cures';
 import { switchingOf } from '../outputs';
-import { momentWords, moves } from './moving';
+import { momentWords, moves, studyOf } from './moving';
 import { rule } from '../finding';
 
 const SPARE_SHARE = 0.9;
@@ -9,11 +9,13 @@ const SPARE_SHARE = 0.9;
 /** What switches the channels of a scene carries too much in its worst moment. */
 export const momentOverload = rule({
   id: 'moment-overload',
-  needs: ['moving'],
+  needs: ['highest'],
   about: (bench) => moves(bench) && switchingOf(bench.job) !== null,
-  judge({ job, jobId, assembly }, { moving }) {
+  judge(bench, { highest }) {
+    const moving = studyOf(bench, highest);
+    const { job, jobId, assembly } = bench;
     const { word, totalAmps } = switchingOf(job)!;
-    const { milliseconds, amps } = moving!.worst.channels;
+    const { milliseconds, amps } = moving.worst.channels;
     if (amps <= totalAmps) return [];
     return [
       {

@@ -3,7 +3,7 @@ import { LOGIC_SHARE } from '../../part/addressable';
 import { driverOf } from '../../document/aspect-record';
 import { readsOnes } from '../../study/string-run';
 import { driverOn } from '../../study/begin-driven';
-import { draftOf, hasString, movingOf } from './moving';
+import { draftOf, hasString, movingOf, studyOf } from './moving';
 import { rule } from '../finding';
 import type { Driven } from '../../document/aspect-record';
 
@@ -17,9 +17,10 @@ const MANY_LAMPS = 8;
 /** A string that nothing sends its colours, or whose ones its first lamp may not read. */
 export const stringLogic = rule({
   id: 'string-logic',
-  needs: ['moving'],
+  needs: ['highest'],
   about: hasString,
-  judge(bench, { moving }) {
+  judge(bench, { highest }) {
+    const moving = studyOf(bench, highest);
     const { job, jobId, supply } = bench;
     const { string } = movingOf(bench);
     const { name, shifter } = string!;
@@ -48,7 +49,7 @@ export const stringLogic = rule({
       ];
     const { is, wants, sure } = readsOnes(
       shifter ? string!.supplyVolts : driver.volts,
-      moving!.string!.run.lamps[0].volts,
+      moving.string!.run.lamps[0].volts,
     );
     if (sure) return [];
     return [

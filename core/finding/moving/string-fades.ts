@@ -3,7 +3,7 @@ import { LEAST_WORKING_VOLTS } from '../../part/addressable';
 import { feedsFor, SEEN_SHIFT, works } from '../../study/string-run';
 import { wireOf } from '../../part/wire';
 import { conductorOhms } from '../../quantity/conductor';
-import { draftOf, hasString, movingOf } from './moving';
+import { draftOf, hasString, movingOf, studyOf } from './moving';
 import { rule, type Cure } from '../finding';
 import type { MovingStudy } from '../../study/moving-study';
 import type { Moving } from '../../document/moving-record';
@@ -30,10 +30,11 @@ const about = hasString;
 /** A string whose far end has too few volts to work in its brightest moment. */
 export const stringBrownsOut = rule({
   id: 'string-browns-out',
-  needs: ['moving'],
+  needs: ['highest'],
   about,
-  judge(bench, { moving }) {
-    const { run } = moving!.string!;
+  judge(bench, { highest }) {
+    const moving = studyOf(bench, highest);
+    const { run } = moving.string!;
     const of = movingOf(bench);
     if (works(run)) return [];
     return [
@@ -47,7 +48,7 @@ export const stringBrownsOut = rule({
         paths: [['jobs', bench.jobId, 'string', 'feeds']],
         terminals: [],
         figures: [{ is: run.leastVolts, limit: LEAST_WORKING_VOLTS, unit: 'volt' as const }],
-        cures: fedAgain(bench.jobId, of, moving!),
+        cures: fedAgain(bench.jobId, of, moving),
       },
     ];
   },
@@ -56,10 +57,11 @@ export const stringBrownsOut = rule({
 /** A string whose colour is seen to shift along it in its brightest moment. */
 export const stringShifts = rule({
   id: 'string-shifts',
-  needs: ['moving'],
+  needs: ['highest'],
   about,
-  judge(bench, { moving }) {
-    const { run } = moving!.string!;
+  judge(bench, { highest }) {
+    const moving = studyOf(bench, highest);
+    const { run } = moving.string!;
     const of = movingOf(bench);
     if (run.shift.apart < SEEN_SHIFT || !works(run)) return [];
     return [
@@ -73,7 +75,7 @@ export const stringShifts = rule({
         paths: [['jobs', bench.jobId, 'string', 'feeds']],
         terminals: [],
         figures: [{ is: run.shift.apart, limit: SEEN_SHIFT, unit: 'times' as const }],
-        cures: fedAgain(bench.jobId, of, moving!),
+        cures: fedAgain(bench.jobId, of, moving),
       },
     ];
   },

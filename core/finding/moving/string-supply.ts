@@ -1,5 +1,5 @@
 import { formatQuantity } from '../../quantity/format';
-import { draftOf, hasString, momentWords, movingOf } from './moving';
+import { draftOf, hasString, momentWords, movingOf, studyOf } from './moving';
 import { rule } from '../finding';
 
 /** Supplies are loaded to this share of their limit at most (common practice, no source). */
@@ -8,12 +8,13 @@ const LOADED_SHARE = 0.8;
 /** A string that draws more than its own supply gives, or nearly so, in its brightest moment. */
 export const stringSupply = rule({
   id: 'string-supply',
-  needs: ['moving'],
+  needs: ['highest'],
   about: hasString,
-  judge(bench, { moving }) {
+  judge(bench, { highest }) {
+    const moving = studyOf(bench, highest);
     const { jobId } = bench;
     const { string, timeline } = movingOf(bench);
-    const { milliseconds, amps } = moving!.worst.string;
+    const { milliseconds, amps } = moving.worst.string;
     const { supplyAmps, supplyVolts, name } = string!;
     if (amps <= LOADED_SHARE * supplyAmps) return [];
     const stronger = Math.ceil((2 * amps) / LOADED_SHARE) / 2;

@@ -26,6 +26,8 @@ describe('locomotives in the file', () => {
   test('a file of version 3 is opened with nothing of its coaches changed', () => {
     const plain = structuredClone(boatTrain()) as unknown as Record<string, unknown>;
     delete plain.lampSets;
+    delete plain.boards;
+    delete plain.network;
     const jobs = Object.fromEntries(coachesOf(boatTrain()).map((j) => [j.id, coachIn(boatTrain(), j.id)]));
     const read = checkLayout({ ...plain, jobs, version: 3 });
     expect(read.ok && read.migratedFrom).toBe(3);

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { carousel, generatedTimeline } from '../../../tests/timelines';
-import { movingEffectNames, movingEffects, levelOf, usualParameters } from './effects';
+import { movingEffectNames, movingEffects, usualParameters } from './effects';
+import { levelOf } from './effects/level-of';
 import { noiseOf } from './effects/whole';
-import { harmfulClips, laidOut, timelineDoubts, worstMoments, type Timeline } from './timeline';
+import { harmfulClips, timelineDoubts, type Timeline } from './timeline';
+import { laidOut, worstMoments } from './laid-out';
 
 const LAMP = { colourAmps: 0.012, idleAmps: 0.0008 };
 

@@ -12,7 +12,6 @@ import { television } from './television';
 import { twinkle } from './twinkle';
 import { welder } from './welder';
 import { wink } from './wink';
-import { workedOut, type Given } from './whole';
 import type { MovingEffect } from './effect';
 
 /** Every effect of a time line. A new one is a file beside these, and a line here. */
@@ -34,15 +33,6 @@ export const movingEffects = {
 } as const satisfies Readonly<Record<string, MovingEffect>>;
 export type MovingEffectName = keyof typeof movingEffects;
 export const movingEffectNames = Object.keys(movingEffects) as MovingEffectName[];
-
-const sums = new Map<MovingEffectName, (of: Given) => number>();
-
-/** What an effect gives at a moment, 0 to 255: a pure function of what is given. */
-export function levelOf(name: MovingEffectName): (of: Given) => number {
-  let sum = sums.get(name);
-  if (!sum) sums.set(name, (sum = workedOut(movingEffects[name].level)));
-  return sum;
-}
 
 /** The parameters of an effect as they commonly are. */
 export const usualParameters = (name: MovingEffectName): number[] =>
