@@ -45,9 +45,10 @@ describe('the card of controls is drawn from the inputs', () => {
     fireEvent.click(screen.getByRole('switch', { name: 'Power' }));
     expect(handOf('compartment-coach').power).toBe(false);
   });
-  test('a locomotive on DC has direction, throttle and the two tracks it is tried on', () => {
+  test('a locomotive on DC has direction, throttle and the two tracks it is tried on', async () => {
     render(<ControlsCard {...of(boatTrain(), 'diesel-shunter')} />);
-    expect(screen.getByRole('slider', { name: 'Throttle' }).getAttribute('aria-valuetext')).toBe('70 %');
+    const throttle = await screen.findByRole('slider', { name: 'Throttle' });
+    expect(throttle.getAttribute('aria-valuetext')).toBe('70 %');
     fireEvent.click(screen.getByText('Reverse'));
     expect(handOf('diesel-shunter').set).toEqual({ direction: 'reverse' });
     fireEvent.click(screen.getByText('DCC track'));
