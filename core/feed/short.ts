@@ -24,8 +24,7 @@ const SHORT_OHMS = 0.01;
  * open network and of a current through it). Sources at their limit hold it: what flows is scaled to
  * what they give.
  */
-export function shortsOf(layout: Layout): ReadonlyMap<string, ShortReading> {
-  const network = lowered(layout);
+export function shortsOf(layout: Layout, network = lowered(layout)): ReadonlyMap<string, ShortReading> {
   const found = new Map<string, ShortReading>();
   for (const island of network.islands)
     if (island.sources.length > 0) shortsIn(layout, network, island, found);

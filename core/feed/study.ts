@@ -22,7 +22,8 @@ export interface FeedStudy {
 export function feedStudy(layout: Layout, solver?: FeedSolver): FeedStudy {
   const fed = hangsOn(layout);
   try {
-    return { layout, fed, reading: feedReading(layout, solver), shorts: shortsOf(layout), failure: null };
+    const reading = feedReading(layout, solver);
+    return { layout, fed, reading, shorts: shortsOf(layout, reading.network), failure: null };
   } catch (error) {
     if (!(error instanceof NetworkError) && !(error instanceof CircuitError)) throw error;
     return { layout, fed, reading: null, shorts: new Map(), failure: error.message };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { generatedNetwork } from '../../../tests/networks';
+import { addPlace, addRun, generatedNetwork, withBus } from '../../../tests/networks';
 import { change, patched } from '../../document/patch';
 import { bySection } from '../../part/feed-wire';
 import { feedStudy } from '../../feed/study';
@@ -39,6 +39,12 @@ function oneGauge(layout: Layout): Layout | null {
   return null;
 }
 
+/** A place at the far end of a long run. */
+function addFar(draft: Parameters<typeof addPlace>[0]): string {
+  addPlace(draft, 'far', 0, 0, { kind: 'typed', volts: 12, amps: 8, behaves: 'resistor' });
+  return 'far';
+}
+
 describe('wires planned', () => {
   const all = fc.sample(generatedNetwork, { numRuns: 20, seed: 44 });
   test('on 20 generated networks never dearer than one wire for all, and no rule of wires is broken; often cheaper', () => {
@@ -59,6 +65,17 @@ describe('wires planned', () => {
     }
     expect(compared).toBeGreaterThan(10);
     expect(cheaper).toBeGreaterThan(5);
+  });
+  test('where no wire there is keeps the rules it says so: 8 A twice over 180 m', () => {
+    const far = change(withBus(12, 10), (draft) => {
+      addPlace(draft, 'supply', 0, 0, { kind: 'supply', supplyId: 'bus' });
+      addPlace(draft, 'end', 0, 0, { kind: 'typed', volts: 12, amps: 8, behaves: 'resistor' });
+      addRun(draft, 'supply', 'end', { millimetres: 90_000 });
+      addRun(draft, 'end', addFar(draft), { millimetres: 90_000 });
+    }).layout;
+    const plan = planWires(far, 'bus');
+    expect(plan.kept).toBe(broken(patched(far, plan.patches)).length === 0);
+    expect(plan.kept).toBe(false);
   });
   test('it can be stopped, and says how far it is, never less than before', () => {
     const said: number[] = [];

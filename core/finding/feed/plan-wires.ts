@@ -52,9 +52,18 @@ function trunks(layout: Layout, supplyId: string, study: FeedStudy): { id: strin
   );
 }
 
-/** What speaks against the wires of some runs: the run that is to be thicker first; null where nothing does. */
-function tooThin(study: FeedStudy, own: ReadonlySet<string>, ids: readonly string[]): string | null {
+/** No rule says anything of the wires of a supply; or one does, and no thicker wire of it would help. */
+const KEPT = Symbol('kept');
+const HELPLESS = Symbol('helpless');
+
+/** What speaks against the wires of some runs: the run that is to be thicker first. */
+function tooThin(
+  study: FeedStudy,
+  own: ReadonlySet<string>,
+  ids: readonly string[],
+): string | typeof KEPT | typeof HELPLESS {
   const { layout, reading } = study;
+  let told = false;
   const wire = (id: string): number => feedWires[layout.network.runs[id].wire].squareMillimetres;
   /** Of some runs that which loses most by its wire and can be thicker. */
   const worst = (of: readonly string[], by: (id: string) => number): string | null => {
@@ -65,10 +74,9 @@ function tooThin(study: FeedStudy, own: ReadonlySet<string>, ids: readonly strin
   };
   for (const rule of [wireTooThin, wireAndFuse])
     for (const { paths } of rule.judge(study)) {
-      const found = worst(
-        paths.map((p) => String(p[2])).filter((id) => ids.includes(id)),
-        (id) => Math.abs(reading?.runs.get(id)?.amps ?? 0) / wire(id),
-      );
+      const about = paths.map((p) => String(p[2])).filter((id) => ids.includes(id));
+      told ||= about.length > 0;
+      const found = worst(about, (id) => Math.abs(reading?.runs.get(id)?.amps ?? 0) / wire(id));
       if (found !== null) return found;
     }
   for (const rule of [shortNotCleared, dimmerFarOut])
@@ -76,6 +84,7 @@ function tooThin(study: FeedStudy, own: ReadonlySet<string>, ids: readonly strin
       const place = subject?.part;
       if (place === undefined) continue;
       const way = wayBack(layout, place).filter((id) => own.has(id));
+      told ||= way.length > 0;
       const found = worst(
         way,
         rule === dimmerFarOut
@@ -84,7 +93,7 @@ function tooThin(study: FeedStudy, own: ReadonlySet<string>, ids: readonly strin
       );
       if (found !== null) return found;
     }
-  return null;
+  return told ? HELPLESS : KEPT;
 }
 
 /**
@@ -125,7 +134,8 @@ export function planWires(
   let kept = false;
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const blamed = tooThin(feedStudy(planned), own, ids);
-    if (blamed === null) {
+    if (blamed === HELPLESS) break;
+    if (blamed === KEPT) {
       kept = true;
       break;
     }
@@ -139,7 +149,7 @@ export function planWires(
     if (tell(0.7 + (0.3 * k) / dearest.length)) break;
     for (
       let next = sized(planned, id, -1);
-      next && tooThin(feedStudy(next), own, ids) === null;
+      next && tooThin(feedStudy(next), own, ids) === KEPT;
       next = sized(planned, id, -1)
     )
       planned = next;

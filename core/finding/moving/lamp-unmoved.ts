@@ -9,7 +9,7 @@ export const lampUnmoved = rule({
   about: moves,
   judge(bench, { highest }) {
     const moving = studyOf(bench, highest);
-    const { unmoved } = moving!;
+    const { unmoved } = moving;
     if (unmoved.length === 0) return [];
     const { jobId } = bench;
     const { groups, clips } = movingOf(bench).timeline;
