@@ -8,6 +8,9 @@ import { newLocomotive, vehicleSorts } from '../core/kinds/locomotive/make';
 import { lampSets } from '../core/kinds/locomotive/lamp-sets';
 import { emptyLayout } from '../core/document/empty-layout';
 import { usualRule } from '../core/supply/drivers/function-map';
+import { ownFrom, type OwnDecoderRecord } from '../core/document/decoder-record';
+import { decoderTypes, type OutputHold } from '../core/part/decoder-type';
+import { layOnDecoder } from '../core/kinds/locomotive/lay-circuits';
 import type { Layout } from '../core/document/layout';
 import type { LocomotiveRecord } from '../core/kinds/locomotive/record';
 import type { PresetName } from '../core/document/presets';
@@ -130,3 +133,20 @@ export const steer = (
   left: 'kept' | 'bridged' | 'removed',
   end: 'A' | 'B',
 ): void => putStage(line, 'steering', { left, lets: end === 'A' ? 'first' : 'second' });
+
+/** The locomotive on a lighting board of its owner's own, made from the usual decoder. */
+export const onBoard = (
+  figures: Partial<OwnDecoderRecord>,
+  holds: OutputHold = { kind: 'nothing' },
+  more: (job: Draft<LocomotiveRecord>) => void = () => undefined,
+): Layout =>
+  onDecoder((job) => {
+    const own = ownFrom(decoderTypes.usual);
+    layOnDecoder(
+      job as LocomotiveRecord,
+      { type: 'usual', own: { ...own, outputs: own.outputs.map((o) => ({ ...o, holds })), ...figures } },
+      'wires',
+    );
+    if (holds.kind !== 'nothing') for (const c of Object.values(job.circuits)) c.limit = 'none';
+    more(job);
+  });

@@ -1,4 +1,4 @@
-import { decoderTypes } from '../part/decoder-type';
+import { decoderTypeOf } from '../document/decoder-record';
 import { inOrder } from '../document/in-order';
 import { wiringOf } from '../kinds/wirings';
 import { supplyKind } from '../supply';
@@ -46,11 +46,11 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
     right.at = t('switch', 'two');
   }
   if (job.decoder) {
-    const { outputs, onOhms, ownAmps } = decoderTypes[job.decoder.type];
+    const { outputs, onOhms, ownAmps, switches } = decoderTypeOf(job.decoder);
     laying.add(
       'decoder',
       'Decoder',
-      { kind: 'decoder', outputs, onOhms, ownAmps, unplugged: false },
+      { kind: 'decoder', outputs, onOhms, ownAmps, switches, unplugged: false },
       laying.at('decoder'),
       {},
     );

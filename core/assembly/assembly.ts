@@ -96,6 +96,7 @@ export type Part = PartBase &
         readonly kind: 'decoder';
         readonly outputs: readonly DecoderOutput[];
         readonly onOhms: number;
+        readonly switches: 'minus' | 'plus';
         /** What it takes for itself. */
         readonly ownAmps: number;
         /** Taken out of its socket: its contacts are bare. */
@@ -125,7 +126,7 @@ export type Part = PartBase &
 export type PartKind = Part['kind'];
 
 /** Outputs a decoder may have, and another driver. */
-const MOST_OUTPUTS = 10;
+const MOST_OUTPUTS = 16;
 const MOST_DRIVER_OUTPUTS = 40;
 const outputs = (count: number): string[] => Array.from({ length: count }, (_, i) => `out${i + 1}`);
 
@@ -142,7 +143,7 @@ export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   electrolytic: ['plus', 'minus'],
   lamp: ['anode', 'cathode'],
   bulb: ['one', 'two'],
-  decoder: ['red', 'black', 'orange', 'grey', 'blue', ...outputs(MOST_OUTPUTS)],
+  decoder: ['red', 'black', 'orange', 'grey', 'blue', 'ground', ...outputs(MOST_OUTPUTS)],
   driver: ['right', 'left', 'common', ...outputs(MOST_DRIVER_OUTPUTS)],
   motor: ['one', 'two'],
   tester: ['plus', 'minus'],

@@ -3,15 +3,20 @@ import { rectifiers } from '../part/rectifier';
 import { BLEED_OHMS, elementId } from './element-id';
 import type { Part } from './assembly';
 
-/** A decoder's negative side, which no wire leads out of it. */
+/** A decoder's negative side. */
 const DECODER_MINUS = 'decoder_minus';
 
 /** What a decoder takes for itself goes through a linear regulator: the same from a few volts on (typical, from memory). */
 const OWN_KNEE_VOLTS = 1.5;
+/** Volts a limiter on the board needs to hold its current (typical, from memory). */
+const LIMITER_KNEE_VOLTS = 1.5;
+/** Joints and copper within it, in ohms. */
+const WITHIN_OHMS = 0.01;
 
 /**
  * A decoder as its lamps see it: a full bridge from the rails, what it takes for itself behind it, and
- * a switch to its negative side at each output.
+ * a switch to one side at each output, with what limits it on the board. A lead to its negative side,
+ * where it leads one out, has a hundredth of an ohm.
  */
 export function decoderElements(
   part: Extract<Part, { kind: 'decoder' }>,
@@ -36,9 +41,10 @@ export function decoderElements(
     ohms: BLEED_OHMS,
     of: of('bleed'),
   });
+  const ground = part.switches === 'plus' ? ['ground'] : [];
   // Its socket is bare: only what keeps the contacts from floating is left.
   if (part.unplugged)
-    return ['red', 'black', 'blue', ...part.outputs.map((o) => o.id)].map((terminal) =>
+    return ['red', 'black', 'blue', ...ground, ...part.outputs.map((o) => o.id)].map((terminal) =>
       bleed(elementId('r', 'decoder', `bleed_${terminal}`), node(terminal)),
     );
   return [
@@ -57,17 +63,51 @@ export function decoderElements(
       kneeVolts: OWN_KNEE_VOLTS,
       of: of('own current'),
     },
-    ...part.outputs.map((output): Element => ({
-      kind: 'switch',
-      id: outputElement('decoder', output.id),
-      a: node(output.id),
-      b: DECODER_MINUS,
-      onOhms: output.level === 'logic' ? LOGIC_OHMS : part.onOhms,
-      offOhms: OUTPUT_OFF_OHMS,
-      closed: false,
-      toggleSeconds: [],
-      of: of(output.name),
-    })),
+    ...(part.switches === 'plus'
+      ? [
+          {
+            kind: 'resistor' as const,
+            id: 'r_decoder_ground',
+            a: node('ground'),
+            b: DECODER_MINUS,
+            ohms: WITHIN_OHMS,
+            of: of('within'),
+          },
+        ]
+      : []),
+    ...part.outputs.flatMap((output): Element[] => {
+      const { holds } = output;
+      const held = holds.kind === 'limiter' ? `decoder_${output.id}_held` : node(output.id);
+      // Current counts from plus to minus, whichever side is switched.
+      const [a, b] = part.switches === 'minus' ? [held, DECODER_MINUS] : [blue, held];
+      const own = output.level === 'logic' ? LOGIC_OHMS : part.onOhms;
+      return [
+        {
+          kind: 'switch',
+          id: outputElement('decoder', output.id),
+          a,
+          b,
+          onOhms: own + (holds.kind === 'resistor' ? holds.ohms : 0),
+          offOhms: OUTPUT_OFF_OHMS,
+          closed: false,
+          toggleSeconds: [],
+          of: of(output.name),
+        },
+        ...(holds.kind === 'limiter'
+          ? [
+              {
+                kind: 'limiter' as const,
+                id: elementId('i', 'decoder', output.id),
+                a: part.switches === 'minus' ? node(output.id) : held,
+                b: part.switches === 'minus' ? held : node(output.id),
+                limitAmps: holds.amps,
+                kneeVolts: LIMITER_KNEE_VOLTS,
+                of: of(`limiter of ${output.name}`),
+              },
+            ]
+          : []),
+      ];
+    }),
   ];
 }
 

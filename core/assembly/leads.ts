@@ -1,5 +1,5 @@
 import { plugs, standardColour } from '../part/plug';
-import { decoderTypes } from '../part/decoder-type';
+import { decoderTypeOf } from '../document/decoder-record';
 import type { WireColour } from '../part/wire-colour';
 import type { WireRole } from '../document/wire-legend';
 import type { Terminal } from './assembly';
@@ -128,21 +128,30 @@ export function leadsOf(
         terminal: { part: 'decoder', terminal: 'black' },
       },
     } as const;
-    const output = decoderTypes[decoder.type].outputs.find((o) => o.id === from.output);
+    const type = decoderTypeOf(decoder);
+    const output = type.outputs.find((o) => o.id === from.output);
     const colour = standardColour(from.output as `out${number}`);
-    pair = [
-      {
-        ...plus[from.returnTo],
-        role: from.returnTo === 'common' ? 'plus' : from.returnTo === 'right-rail' ? 'right' : 'left',
-      },
-      {
-        name: `${output?.name.toLowerCase() ?? from.output}${pin(from.output)}`,
-        short: output?.name.replace('Output ', 'out ').replace(', ', ' ') ?? from.output,
-        colour: colour ?? 'brown',
-        terminal: { part: 'decoder', terminal: from.output },
-        role: 'lamp',
-      },
-    ];
+    const back: LeadEnd =
+      from.returnTo === 'common' && type.switches === 'plus'
+        ? {
+            name: `common negative${pin('ground')}`,
+            short: 'common −',
+            colour: legend.minus,
+            terminal: { part: 'decoder', terminal: 'ground' },
+            role: 'minus',
+          }
+        : {
+            ...plus[from.returnTo],
+            role: from.returnTo === 'common' ? 'plus' : from.returnTo === 'right-rail' ? 'right' : 'left',
+          };
+    const own: LeadEnd = {
+      name: `${output?.name.toLowerCase() ?? from.output}${pin(from.output)}`,
+      short: output?.name.replace('Output ', 'out ').replace(', ', ' ') ?? from.output,
+      colour: colour ?? 'brown',
+      terminal: { part: 'decoder', terminal: from.output },
+      role: 'lamp',
+    };
+    pair = type.switches === 'minus' ? [back, own] : [own, back];
   }
   return swapped ? [pair[1], pair[0]] : pair;
 }

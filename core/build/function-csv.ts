@@ -6,7 +6,9 @@ import type { DecoderType } from '../part/decoder-type';
 import type { OutputKey, OutputRule } from '../supply/drivers/decoder';
 
 const COLUMNS = ['output', 'functions', 'moving', 'unless', 'brightness', 'effect'] as const;
-type Column = (typeof COLUMNS)[number];
+/** What tables saved before have not. */
+const LATER = ['with key'] as const;
+type Column = (typeof COLUMNS)[number] | (typeof LATER)[number];
 
 /**
  * A function table as CSV: a line for every output, presses as "F0 forward; F3", brightness in percent.
@@ -14,7 +16,7 @@ type Column = (typeof COLUMNS)[number];
 export function writeFunctionCsv(outputs: Readonly<Record<string, OutputRule>>): string {
   return `${Papa.unparse(
     {
-      fields: [...COLUMNS],
+      fields: [...COLUMNS, ...LATER],
       data: Object.entries(outputs).map(([id, o]) => [
         id,
         o.keys.map(keyWords).join('; '),
@@ -22,6 +24,7 @@ export function writeFunctionCsv(outputs: Readonly<Record<string, OutputRule>>):
         o.unless === null ? '' : `F${o.unless}`,
         `${Math.round(o.brightness * 1000) / 10} %`,
         o.effect,
+        o.withKey === null ? '' : `F${o.withKey.function} ${o.withKey.effect}`,
       ]),
     },
     // An output may be called by a formula, which a spreadsheet would work out.
@@ -71,6 +74,9 @@ export function readFunctionCsv(text: string, type: Pick<DecoderType, 'outputs'>
     const effect = cell('effect') || 'steady';
     if (!Object.hasOwn(effects, effect))
       return say(`“${effect}” is not one of ${Object.keys(effects).join(', ')}.`);
+    const change = /^F(\d{1,2}) (\S+)$/.exec(cell('with key'));
+    if (cell('with key') !== '' && (!change || Number(change[1]) > 28 || !Object.hasOwn(effects, change[2])))
+      return say(`“${cell('with key')}” is not F0 to F28 with an effect after it.`);
     outputs[id] = {
       ...usualRule,
       keys,
@@ -78,6 +84,7 @@ export function readFunctionCsv(text: string, type: Pick<DecoderType, 'outputs'>
       unless: unless ? Number(unless[1]) : null,
       brightness,
       effect: effect as EffectName,
+      withKey: change ? { function: Number(change[1]), effect: change[2] as EffectName } : null,
     };
   });
   return complaints.length > 0 ? { ok: false, complaints } : { ok: true, outputs };

@@ -1,4 +1,5 @@
-import { decoderTypes } from '../part/decoder-type';
+import { brightnessWords } from '../part/decoder-type';
+import { decoderTypeOf } from '../document/decoder-record';
 import { plugs, standardColour } from '../part/plug';
 import { chainOf } from '../document/line-stages';
 import { inOrder } from '../document/in-order';
@@ -18,8 +19,8 @@ export interface FunctionLine {
   /** Colour of its wire by the standard; null where it has none. */
   readonly colour: string | null;
   readonly lamps: readonly string[];
-  /** Share of the time it conducts. */
-  readonly brightness: number;
+  /** As the decoder is told it: "65 %". */
+  readonly brightness: string;
   readonly effect: string;
   /** Nothing hangs on it and nothing lights it. */
   readonly spare: boolean;
@@ -28,6 +29,14 @@ export interface FunctionLine {
 /** A press in words. */
 export const keyWords = ({ function: f, direction }: OutputKey): string =>
   `F${f}${direction === 'both' ? '' : ` ${direction}`}`;
+
+/** Effect of an output, and what a key makes of it. */
+function effectWords(rule: OutputRule | undefined): string {
+  const own = effects[rule?.effect ?? 'steady'];
+  return rule?.withKey
+    ? `${own}; with F${rule.withKey.function} ${effects[rule.withKey.effect].toLowerCase()}`
+    : own;
+}
 
 /** What lights an output, with its conditions, in words. */
 export function ruleWords(rule: OutputRule | undefined): string {
@@ -45,7 +54,8 @@ export function functionSheet(job: AnyJob, names: ReadonlyMap<string, string>): 
   const { decoder } = job;
   if (!decoder) return [];
   const plug = plugs[decoder.plug];
-  return decoderTypes[decoder.type].outputs.map(({ id, name, level }) => {
+  const type = decoderTypeOf(decoder);
+  return type.outputs.map(({ id, name, level }) => {
     const rule = decoder.outputs[id] as OutputRule | undefined;
     const circuits = inOrder(job.circuits).filter((c) => {
       const { from } = chainOf(job, c.lineId)[0];
@@ -54,6 +64,9 @@ export function functionSheet(job: AnyJob, names: ReadonlyMap<string, string>): 
     const lamps = inOrder<LampCore>(job.lamps).filter((l) => circuits.some((c) => c.id === l.circuitId));
     const pin = plug.pins.find((p) => p.role === id);
     const step = decoder.stepped?.outputs.indexOf(id) ?? -1;
+    const dimmed = decoder.dim?.outputs.includes(id)
+      ? [`dimmed to ${Math.round(decoder.dim.share * 100)} % by F${decoder.dim.function}`]
+      : [];
     const presses = [
       ruleWords(rule),
       ...(step >= 0 ? [`F${decoder.stepped!.function}, press ${step + 1}`] : []),
@@ -61,12 +74,12 @@ export function functionSheet(job: AnyJob, names: ReadonlyMap<string, string>): 
     return {
       output: id,
       outputName: name,
-      functions: presses.join('; '),
+      functions: [...presses, ...(presses.length === 0 ? [] : dimmed)].join('; '),
       pad: pin && plug.id !== 'wires' ? `pin ${pin.pin}` : level === 'logic' ? 'signal pad' : 'loose wire',
       colour: standardColour(id),
       lamps: lamps.map((l) => names.get(l.id) ?? l.id),
-      brightness: rule?.brightness ?? 1,
-      effect: effects[rule?.effect ?? 'steady'],
+      brightness: brightnessWords(rule?.brightness ?? 1, type),
+      effect: effectWords(rule),
       spare: lamps.length === 0 && presses.length === 0,
     };
   });

@@ -18,10 +18,10 @@ describe('the sheet people want first', () => {
   const sheet = sheetOf('railcar-tern');
   test('function, pad, wire colour, lamps and brightness of every output', () => {
     expect(sheet.map((l) => [l.functions, l.pad, l.colour, l.brightness])).toEqual([
-      ['F0 forward', 'pin 6', 'white', 1],
-      ['F0 reverse', 'pin 2', 'yellow', 1],
-      ['F1', 'pin 3', 'green', 0.4],
-      ['F2', 'loose wire', 'violet', 1],
+      ['F0 forward', 'pin 6', 'white', '100 %'],
+      ['F0 reverse', 'pin 2', 'yellow', '100 %'],
+      ['F1', 'pin 3', 'green', '40 %'],
+      ['F2', 'loose wire', 'violet', '100 %'],
     ]);
     expect(sheet[0].lamps).toEqual([
       'Headlight A left',
@@ -46,6 +46,7 @@ describe('a function table as CSV', () => {
     for (const line of text.split('\n').slice(1)) expect(line).not.toMatch(/^"?[=+@\t-]/);
   });
   const type = decoderTypes.many;
+  const effect = fc.constantFrom(...(Object.keys(effects) as EffectName[]));
   const rule: fc.Arbitrary<OutputRule> = fc.record({
     keys: fc.uniqueArray(
       fc.record({
@@ -57,7 +58,8 @@ describe('a function table as CSV', () => {
     moving: fc.constantFrom('any', 'moving', 'standing'),
     unless: fc.option(fc.integer({ min: 0, max: 28 })),
     brightness: fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000),
-    effect: fc.constantFrom(...(Object.keys(effects) as EffectName[])),
+    effect,
+    withKey: fc.option(fc.record({ function: fc.integer({ min: 0, max: 28 }), effect })),
   });
   test('out and in again is the same table', () => {
     const ids = type.outputs.map((o) => o.id);

@@ -58,6 +58,7 @@ const words: Readonly<Record<string, string>> = {
   orange: 'orange',
   grey: 'grey',
   blue: 'blue, common positive',
+  ground: 'common negative',
 };
 
 /** A terminal in words. */

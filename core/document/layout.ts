@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { driverOf } from './aspect-record';
 import { driverKind } from '../supply/drivers';
-import { decoderTypes } from '../part/decoder-type';
+import { decoderTypeOf } from './decoder-record';
 import { leds } from '../part/led';
 import { fitReadings } from '../part/lamp-readings';
 import { scales, type ScaleName } from '../quantity/scale';
@@ -15,7 +15,7 @@ import { trainRecord } from './train-record';
 import type { Say } from './job-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 9;
+export const VERSION = 10;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 
@@ -113,11 +113,7 @@ function brokenInJob(layout: Layout, jobId: string, job: AnyJob, say: Say): void
       say(['circuits', circuitId, 'lineId'], `there is no line “${lineId}”`);
   const driver = driverOf(job);
   const outputs = (
-    driver
-      ? driverKind(driver).build(driver).outputs
-      : job.decoder
-        ? decoderTypes[job.decoder.type].outputs
-        : []
+    driver ? driverKind(driver).build(driver).outputs : job.decoder ? decoderTypeOf(job.decoder).outputs : []
   ).map((o) => o.id);
   for (const [lineId, { from }] of Object.entries(job.lines)) {
     if (from.kind === 'output' && !outputs.includes(from.output as `out${number}`))

@@ -16,7 +16,7 @@ export const decoderOverload = rule({
   about: ({ job }) => switchingOf(job) !== null && !isMoving(job),
   judge(bench, { highest }) {
     const { job, jobId, assembly } = bench;
-    const { part, word, totalAmps } = switchingOf(job)!;
+    const { part, word, totalAmps, common } = switchingOf(job)!;
     const worst = worstRow(highest, ({ readings }) =>
       [...readings.outputAmps.values()].reduce((a, b) => a + b, 0),
     );
@@ -30,7 +30,7 @@ export const decoderOverload = rule({
         sentence: `${stateWords(bench, worst.row.state, { phase: worst.row.phase })}: ${formatQuantity(worst.figure, 'amp')} in all outputs; its limit for them is ${formatQuantity(totalAmps, 'amp')}.`,
         reason: 'Every output has its limit, and all of them together share what feeds them and its heat.',
         paths: [['jobs', jobId, part]],
-        terminals: [{ part, terminal: part === 'decoder' ? 'blue' : 'common' }],
+        terminals: [{ part, terminal: common }],
         figures: [{ is: worst.figure, limit: totalAmps, unit: 'amp' as const }],
         cures: [
           {

@@ -1,4 +1,4 @@
-import { decoderTypes } from '../part/decoder-type';
+import { decoderTypeOf } from '../document/decoder-record';
 import { freeOutputs, moveOutput } from './outputs';
 import { rule } from './finding';
 
@@ -8,7 +8,7 @@ export const logicLevel = rule({
   needs: ['laid'],
   about: ({ job }) => job.decoder !== null,
   judge({ job, jobId }) {
-    const { outputs } = decoderTypes[job.decoder!.type];
+    const { outputs } = decoderTypeOf(job.decoder!);
     return Object.entries(job.lines).flatMap(([id, { from, name }]) => {
       const output = from.kind === 'output' ? outputs.find((o) => o.id === from.output) : null;
       const used = Object.values(job.circuits).some((c) => c.lineId === id);

@@ -3,6 +3,7 @@ import { inOrder } from '../document/in-order';
 import { stageBefore } from '../document/line-stages';
 import { aboutLamps, atHighest, lampWords, worstRow } from './about';
 import { resistorEach, wantedLimit } from './cures';
+import { heldOnBoard } from './outputs';
 import { rule } from './finding';
 import type { LedPart } from '../part/led';
 
@@ -23,6 +24,7 @@ export const noCurrentLimit = rule({
     const { job, jobId } = bench;
     return inOrder(job.circuits).flatMap((circuit) => {
       if (circuit.limit !== 'none') return [];
+      if (heldOnBoard(job, circuit.lineId) !== null) return [];
       if (limiting.some((kind) => stageBefore(job, circuit.id, kind))) return [];
       const bare = bench.assembly.parts.filter(
         (p) =>

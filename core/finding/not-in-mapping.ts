@@ -1,5 +1,5 @@
-import { decoderTypes } from '../part/decoder-type';
-import { toCvs } from '../supply/drivers/function-map';
+import { decoderTypeOf } from '../document/decoder-record';
+import { isWindowed, toCvs } from '../supply/drivers/function-map';
 import { freeOutputs, moveOutput } from './outputs';
 import { rule } from './finding';
 
@@ -10,8 +10,10 @@ export const notInMapping = rule({
   about: ({ job }) => job.decoder !== null,
   judge({ job, jobId }) {
     const decoder = job.decoder!;
-    const { outputs } = decoderTypes[decoder.type];
-    const { refusals } = toCvs(decoder, decoderTypes[decoder.type]);
+    const type = decoderTypeOf(decoder);
+    if (!isWindowed(type)) return [];
+    const { outputs } = type;
+    const { refusals } = toCvs(decoder, type);
     if (refusals.length === 0) return [];
     const [first] = refusals;
     const name = (id: string): string => outputs.find((o) => o.id === id)?.name ?? id;

@@ -1,7 +1,9 @@
 import { inSentence } from '../quantity/format';
 import { driverOf } from '../document/aspect-record';
 import { driverKind } from '../supply/drivers';
-import { decoderTypes, type DecoderOutput } from '../part/decoder-type';
+import { decoderTypeOf } from '../document/decoder-record';
+import { chainOf } from '../document/line-stages';
+import type { DecoderOutput, OutputHold } from '../part/decoder-type';
 import type { AnyJob, Layout } from '../document/layout';
 import type { Draft } from 'immer';
 
@@ -12,6 +14,8 @@ export interface Switching {
   /** Those that lamps may hang on. */
   readonly outputs: readonly Pick<DecoderOutput, 'id' | 'name' | 'limitAmps'>[];
   readonly totalAmps: number;
+  /** Terminal of what its outputs share. */
+  readonly common: string;
 }
 
 /** What switches the lamps of a job; null where nothing does. */
@@ -20,16 +24,28 @@ export function switchingOf(job: Pick<AnyJob, 'decoder'>): Switching | null {
   if (driver) {
     const { name, build } = driverKind(driver);
     const { outputs, totalAmps } = build(driver);
-    return { part: 'driver', word: inSentence(name), outputs, totalAmps };
+    return { part: 'driver', word: inSentence(name), outputs, totalAmps, common: 'common' };
   }
   if (!job.decoder) return null;
-  const { outputs, totalAmps } = decoderTypes[job.decoder.type];
+  const { outputs, totalAmps, switches } = decoderTypeOf(job.decoder);
   return {
     part: 'decoder',
     word: 'decoder',
     outputs: outputs.filter((o) => o.level === 'full'),
     totalAmps,
+    common: switches === 'minus' ? 'blue' : 'ground',
   };
+}
+
+/** What on a board of one's own limits the current of what hangs on a line; null where nothing does. */
+export function heldOnBoard(
+  job: Pick<AnyJob, 'decoder' | 'lines'>,
+  lineId: string,
+): Exclude<OutputHold, { kind: 'nothing' }> | null {
+  const [{ from }] = chainOf(job, lineId);
+  if (!job.decoder || from.kind !== 'output') return null;
+  const output = decoderTypeOf(job.decoder).outputs.find((o) => o.id === from.output);
+  return output && output.holds.kind !== 'nothing' ? output.holds : null;
 }
 
 /** Outputs for lamps that nothing hangs on and nothing lights, by key, by stepping or in turn. */
@@ -41,7 +57,7 @@ export function freeOutputs({ decoder, lines }: Pick<AnyJob, 'decoder' | 'lines'
     ...(decoder.stepped?.outputs ?? []),
     ...decoder.exclusive,
   ]);
-  return decoderTypes[decoder.type].outputs.filter((o) => o.level === 'full' && !taken.has(o.id));
+  return decoderTypeOf(decoder).outputs.filter((o) => o.level === 'full' && !taken.has(o.id));
 }
 
 /** Moves what hangs on an output, and what the table says of it, to another. */
@@ -60,6 +76,7 @@ export function moveOutput(
   const moved = (ids: string[]): `out${number}`[] => ids.map((o) => (o === from ? to : o) as `out${number}`);
   decoder.exclusive = moved(decoder.exclusive);
   if (decoder.stepped) decoder.stepped.outputs = moved(decoder.stepped.outputs);
+  if (decoder.dim) decoder.dim.outputs = moved(decoder.dim.outputs);
   for (const line of Object.values(lines))
     if (line.from.kind === 'output' && line.from.output === from) line.from.output = to;
 }

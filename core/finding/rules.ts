@@ -14,6 +14,8 @@ import { glare } from './glare';
 import { inrush } from './inrush';
 import { lampCurrent } from './lamp-current';
 import { limiterHeadroom } from './limiter-headroom';
+import { boardLimits } from './board-limits';
+import { decoderPlug } from './decoder-plug';
 import { logicLevel } from './logic-level';
 import { looseLead } from './loose-lead';
 import { neverLit } from './never-lit';
@@ -50,6 +52,7 @@ export const rules: readonly Rule[] = [
   outputOverload,
   decoderOverload,
   logicLevel,
+  boardLimits,
   resistorHeat,
   inrush,
   supplyOverload,
@@ -73,6 +76,7 @@ export const rules: readonly Rule[] = [
   limiterHeadroom,
   unevenSharing,
   notInMapping,
+  decoderPlug,
   pickupDrag,
   wireColours,
   doesNotPass,

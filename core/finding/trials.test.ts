@@ -177,7 +177,10 @@ describe('two-colour lamps', () => {
   });
   test('on a decoder the other colour stays dark, and that is said when it is fitted and found after', () => {
     let left: string[] = [];
-    const fitted = altered(pair, (job) => void (left = layOnDecoder(job, 'usual', '8-pin')));
+    const fitted = altered(
+      pair,
+      (job) => void (left = layOnDecoder(job, { type: 'usual', own: null }, '8-pin')),
+    );
     expect(left.join(' ')).toMatch(/second colour of \d+ two-colour lamps stays dark/);
     const layout = change(fitted, (d) => void (locomotiveIn(d, vehicleId).supplyId = 'dcc')).layout;
     expect(found(layout, 'second-colour-dark')).toHaveLength(1);
@@ -195,7 +198,7 @@ describe('wiring anew keeps what still makes sense, and says what does not', () 
       putStage(lineOfCircuit(job, 'tail-a'), 'switch', { name: 'Tail lamps A', on: false, lead: 'second' });
     });
     const after = locomotiveIn(
-      altered(own, (job) => void layOnDecoder(job, 'many', '21-pin')),
+      altered(own, (job) => void layOnDecoder(job, { type: 'many', own: null }, '21-pin')),
       vehicleId,
     );
     expect(after.decoder!.outputs.out3).toMatchObject({ brightness: 0.4, keys: [{ function: 7 }] });
@@ -209,7 +212,7 @@ describe('wiring anew keeps what still makes sense, and says what does not', () 
         }),
     );
     let left: string[] = [];
-    altered(own, (job) => void (left = layOnDecoder(job, 'small', '6-pin')));
+    altered(own, (job) => void (left = layOnDecoder(job, { type: 'small', own: null }, '6-pin')));
     expect(left.join(' ')).toMatch(/functions of out4 are left out/);
     altered(own, (job) => void (left = layOnTrack(job, 'shared-both-ways')));
     expect(left.join(' ')).toMatch(/decoder and its table are left out/);

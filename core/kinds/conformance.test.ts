@@ -219,6 +219,8 @@ const elsewhere = [
   'does-not-pass',
   'wire-not-sold',
   'not-in-mapping',
+  'board-limits',
+  'decoder-plug',
   'dark-gap',
   'socket-heat',
   'glare',

@@ -5,7 +5,14 @@ export interface DecoderOutput {
   readonly limitAmps: number;
   /** A logic-level output only tells another board to switch: no lamp may hang on it. */
   readonly level: 'full' | 'logic';
+  readonly holds: OutputHold;
 }
+
+/** What on the board limits the current of one output already. */
+export type OutputHold =
+  | { readonly kind: 'nothing' }
+  | { readonly kind: 'resistor'; readonly ohms: number }
+  | { readonly kind: 'limiter'; readonly amps: number };
 
 /** A sort of decoder, as far as lamps hang on it. */
 export interface DecoderType {
@@ -16,13 +23,17 @@ export interface DecoderType {
   readonly totalAmps: number;
   /** Resistance of an output that is switched on, in ohms. */
   readonly onOhms: number;
+  /** The side its outputs switch; lamps share the other. */
+  readonly switches: 'minus' | 'plus';
+  /** Steps its brightness is set in, from 0: hundredths, or 31sts. */
+  readonly brightnessSteps: 100 | 31;
   /** The plugs it comes with. */
   readonly plugs: readonly string[];
   /**
    * For each of CV 33 to 46 in turn: the number of the output that bit 0 stands for. Some makers shift
-   * the windows, so they belong to the decoder.
+   * the windows, so they belong to the decoder; null where any press may light any output.
    */
-  readonly windows: readonly number[];
+  readonly windows: readonly number[] | null;
   /** Whether it lights its lamps on a DC track too. */
   readonly runsOnDc: boolean;
   /** Volts on a DC track from which it works, and what it takes for itself. */
@@ -40,6 +51,7 @@ const outputs = (count: number, limitAmps: number, logicFrom = count + 1): Decod
     name: i < colours.length ? `Output ${i + 1}, ${colours[i]}` : `Output ${i + 1}`,
     limitAmps,
     level: i + 1 < logicFrom ? 'full' : 'logic',
+    holds: { kind: 'nothing' },
   }));
 
 /**
@@ -48,11 +60,13 @@ const outputs = (count: number, limitAmps: number, logicFrom = count + 1): Decod
  */
 export const standardWindows: readonly number[] = [1, 1, 1, 1, 1, 4, 4, 4, 4, 4, 7, 7, 7, 7];
 /** The same, one CV earlier, as some have it. */
-const shiftedWindows: readonly number[] = [1, 1, 1, 1, 4, 4, 4, 4, 4, 7, 7, 7, 7, 7];
+export const shiftedWindows: readonly number[] = [1, 1, 1, 1, 4, 4, 4, 4, 4, 7, 7, 7, 7, 7];
 
 /** A decoder wakes at some 5 V and takes about 8 mA for itself (typical, from memory). */
 const usual = {
   onOhms: 2,
+  switches: 'minus',
+  brightnessSteps: 100,
   windows: standardWindows,
   runsOnDc: true,
   wakeVolts: 5,
@@ -107,3 +121,12 @@ export const decoderTypes: Readonly<Record<string, DecoderType>> = {
     heightMillimetres: 4,
   },
 };
+
+/** A share of brightness as this decoder is told it: "65 %", or "20 of 31". */
+export const brightnessWords = (
+  share: number,
+  { brightnessSteps }: Pick<DecoderType, 'brightnessSteps'>,
+): string =>
+  brightnessSteps === 100
+    ? `${Math.round(share * 100)} %`
+    : `${Math.round(share * brightnessSteps)} of ${brightnessSteps}`;

@@ -1,4 +1,4 @@
-import { decoderTypes } from '../part/decoder-type';
+import { decoderTypeOf } from '../document/decoder-record';
 import { chainOf } from '../document/line-stages';
 import { supplyKind, type Controls } from '../supply';
 import { driveDecoder } from '../supply/drivers/decoder';
@@ -28,7 +28,7 @@ export function isClosed(part: Extract<Part, { kind: 'switch' }>, state: State):
 /** Whether a decoder has the volts to work in a state: one asleep lights nothing. */
 function isAwake({ job, supply }: Pick<Bench, 'job' | 'supply'>, state: State): boolean {
   if (!job.decoder || supply.kind !== 'dc-track') return true;
-  const { runsOnDc, wakeVolts } = decoderTypes[job.decoder.type];
+  const { runsOnDc, wakeVolts } = decoderTypeOf(job.decoder);
   return runsOnDc && throttleIn(state) * supplyKind(supply).highestVolts(supply) >= wakeVolts;
 }
 

@@ -7,7 +7,7 @@ import { benchOf } from '../../core/study/bench';
 import { jobDeck } from '../../core/study/job-deck';
 import { Solver } from '../../core/study/solver';
 import { usualState } from '../../core/study/states';
-import { lineOfCircuit, onDecoder, onRails, vehicleId, wireAll } from '../vehicles';
+import { lineOfCircuit, onBoard, onDecoder, onRails, vehicleId, wireAll } from '../vehicles';
 import { expectSameAsReference } from './compare';
 import { averages } from './simulator';
 import type { Readings } from '../../core/study/readings';
@@ -122,6 +122,29 @@ describe('on the outputs of a decoder', () => {
     expect(readings.supplyAmps.mean).toBeGreaterThan(1e-3);
     const { deck } = jobDeck(bench, readings, state);
     expectAsRead(deck, readings);
+    await expectSameAsReference(deck, DARK_VOLTS);
+  });
+});
+
+describe('on a board of one’s own', () => {
+  const resistors = { kind: 'resistor', ohms: 680 } as const;
+  const limiters = { kind: 'limiter', amps: 0.008 } as const;
+  test.each([
+    ['that switches plus, on DCC', onBoard({ switches: 'plus' }), 'dcc'],
+    ['that holds its outputs by resistors, on DCC', onBoard({}, resistors), 'dcc'],
+    // The reference finds no way through the edges of DCC with two limiters one after the other.
+    ['that holds 8 mA, on DC', onBoard({}, limiters), 'dc'],
+    ['that switches plus and holds 8 mA, on DC', onBoard({ switches: 'plus' }, limiters), 'dc'],
+  ])('%s', async (_, layout, supplyId) => {
+    const bench = benchOf(layout, vehicleId, { supplyId });
+    const state = usualState(bench, supplyId === 'dc' ? { throttle: 1 } : {});
+    const readings = new Solver(bench).at(state);
+    expect(readings.supplyAmps.mean).toBeGreaterThan(0.012);
+    const { deck } = jobDeck(bench, readings, state);
+    const { headings, rows } = answerDeck(readDeck(deck));
+    const column = headings.indexOf('i(v_supply)');
+    const plateau = Math.abs(rows[Math.floor(rows.length / 2)][column]);
+    expect(Math.abs(plateau / readings.supplyAmps.mean - 1)).toBeLessThan(0.01);
     await expectSameAsReference(deck, DARK_VOLTS);
   });
 });

@@ -1,4 +1,4 @@
-import { decoderTypes } from '../../../core/part/decoder-type';
+import { decoderTypeOf } from '../../../core/document/decoder-record';
 import { supplyKind } from '../../../core/supply';
 import { formatQuantity } from '../../../core/quantity/format';
 import { useRoom, type Room } from '../use-room';
@@ -182,7 +182,7 @@ function headWords({ part, terminal }: Terminal, { job, supply, assembly }: Benc
     if (terminal === 'common') return from.switches === 'minus' ? 'common +' : 'common −';
     return from.outputs.find((o) => o.id === terminal)?.name ?? `feed ${terminal}`;
   }
-  const output = job.decoder && decoderTypes[job.decoder.type].outputs.find((o) => o.id === terminal);
+  const output = job.decoder && decoderTypeOf(job.decoder).outputs.find((o) => o.id === terminal);
   if (output) return output.name.length > 13 ? output.id.replace('out', 'output ') : output.name;
-  return terminal === 'blue' ? 'common +' : `decoder ${terminal}`;
+  return { blue: 'common +', ground: 'common −' }[terminal] ?? `decoder ${terminal}`;
 }

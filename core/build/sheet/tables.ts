@@ -44,7 +44,7 @@ export function sheetTables(sheet: Sheet): SheetTable[] {
           `${f.outputName}, ${f.pad}`,
           f.colour ?? 'own colour',
           f.lamps.join(', '),
-          `${Math.round(f.brightness * 100)} %`,
+          f.brightness,
           f.effect,
         ]),
     },

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { readLayout, writeLayout } from '../file';
+import { decodersToday } from '../../../tests/decoders-today';
 import { VERSION } from '../layout';
 
 const seventh = readFileSync(
@@ -9,10 +10,16 @@ const seventh = readFileSync(
 );
 
 test('a layout of version 7 opens as it was, and is written as one of today', () => {
-  const was = JSON.parse(seventh) as Record<string, unknown>;
+  const was = JSON.parse(seventh) as { jobs: object };
   const read = readLayout(seventh);
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
-  expect(read.layout).toEqual({ ...was, version: VERSION, boards: {}, network: { nodes: {}, runs: {} } });
+  expect(read.layout).toEqual({
+    ...was,
+    jobs: decodersToday(was.jobs),
+    version: VERSION,
+    boards: {},
+    network: { nodes: {}, runs: {} },
+  });
   expect(readLayout(writeLayout(read.layout))).toMatchObject({ ok: true });
 });
 

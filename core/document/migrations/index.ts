@@ -2,6 +2,7 @@ import { toFifth } from './fifth';
 import { toSecond } from './second';
 import { toSixth } from './sixth';
 import { toThird } from './third';
+import { toTenth } from './tenth';
 import { isPlain, mapped, type Plain } from './plain';
 
 /** Version 4: locomotives beside coaches, and lamp sets for them. Nothing of a coach differs. */
@@ -45,6 +46,7 @@ export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
   6: toSeventh,
   7: toEighth,
   8: toNinth,
+  9: toTenth,
 };
 
 /**

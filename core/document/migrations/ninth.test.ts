@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { readLayout, writeLayout } from '../file';
+import { decodersToday } from '../../../tests/decoders-today';
 import { VERSION } from '../layout';
 
 const eighth = readFileSync(
@@ -9,10 +10,16 @@ const eighth = readFileSync(
 );
 
 test('a layout of version 8 opens as it was, and is written as one of today', () => {
-  const was = JSON.parse(eighth) as Record<string, unknown>;
+  const was = JSON.parse(eighth) as { jobs: object };
   const read = readLayout(eighth);
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   expect(read.migratedFrom).toBe(8);
-  expect(read.layout).toEqual({ ...was, version: VERSION, boards: {}, network: { nodes: {}, runs: {} } });
+  expect(read.layout).toEqual({
+    ...was,
+    jobs: decodersToday(was.jobs),
+    version: VERSION,
+    boards: {},
+    network: { nodes: {}, runs: {} },
+  });
   expect(readLayout(writeLayout(read.layout))).toMatchObject({ ok: true });
 });

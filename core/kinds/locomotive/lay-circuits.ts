@@ -1,6 +1,6 @@
 import { bulbs } from '../../part/bulb';
-import { decoderTypes } from '../../part/decoder-type';
 import { hasCommon, plugs } from '../../part/plug';
+import { decoderTypeOf, type DecoderRecord } from '../../document/decoder-record';
 import { endNames } from '../../document/ends';
 import { inOrder } from '../../document/in-order';
 import { isHead, isTail, lampRoles, showsOf, type LampRoleName } from '../../document/lamp-roles';
@@ -112,7 +112,7 @@ export function layOnTrack(job: LocomotiveRecord, preset: PresetName): string[] 
  * @returns what was left out, in words
  */
 export function wireAnew(job: LocomotiveRecord): string[] {
-  if (job.decoder) return layOnDecoder(job, job.decoder.type, job.decoder.plug);
+  if (job.decoder) return layOnDecoder(job, job.decoder, job.decoder.plug);
   const like = Object.keys(job.circuits)
     .map((id) => presetNameOf(job, id))
     .find((name) => name !== null && name !== 'own-bridge' && name !== 'bulb');
@@ -138,14 +138,19 @@ const groupsOnDecoder = [
  * new one has them. What finds no output is left with its leads loose.
  * @returns what was left out, in words
  */
-export function layOnDecoder(job: LocomotiveRecord, typeId: string, plugId: string): string[] {
-  const type = decoderTypes[typeId];
+export function layOnDecoder(
+  job: LocomotiveRecord,
+  board: Pick<DecoderRecord, 'type' | 'own'>,
+  plugId: string,
+): string[] {
+  const type = decoderTypeOf(board);
   const rule = (fn: number, direction: 'both' | 'forward' | 'reverse') => ({
     ...usualRule,
     keys: [{ function: fn, direction }],
   });
+  // One that switches plus has its minus on the board, whatever the plug.
   const returnTo =
-    plugId === '6-pin' || !hasCommon(plugs[plugId]) ? ('right-rail' as const) : ('common' as const);
+    type.switches === 'minus' && !hasCommon(plugs[plugId]) ? ('right-rail' as const) : ('common' as const);
   const has = (output: string): boolean => type.outputs.some((o) => o.id === output);
   const old = job.decoder;
   const left: string[] = [];
@@ -158,7 +163,8 @@ export function layOnDecoder(job: LocomotiveRecord, typeId: string, plugId: stri
       );
   }
   job.decoder = {
-    type: typeId,
+    type: board.type,
+    own: board.own,
     plug: plugId,
     outputs: old
       ? Object.fromEntries(Object.entries(old.outputs).filter(([o]) => has(o)))
@@ -168,12 +174,13 @@ export function layOnDecoder(job: LocomotiveRecord, typeId: string, plugId: stri
       old?.stepped && old.stepped.outputs.every(has)
         ? { function: old.stepped.function, outputs: [...old.stepped.outputs] }
         : null,
+    dim: old?.dim?.outputs.every(has) ? { ...old.dim, outputs: [...old.dim.outputs] } : null,
   };
   const { outputs } = job.decoder;
   // What hangs on an output that is still there stays.
   for (const [id, line] of Object.entries(job.lines)) {
     if (old && line.from.kind === 'output' && has(line.from.output)) {
-      if (plugId !== old.plug) line.from.returnTo = returnTo;
+      if (plugId !== old.plug || type.switches !== decoderTypeOf(old).switches) line.from.returnTo = returnTo;
       continue;
     }
     Reflect.deleteProperty(job.lines, id);

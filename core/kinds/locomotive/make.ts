@@ -142,7 +142,7 @@ export function newLocomotive(layout: Layout, wish: VehicleWish): Change & { rea
     const burning = Object.values(job.lamps).filter((l) => Object.hasOwn(bulbs, l.part));
     for (const lamp of burning) lamp.part = bulb;
     if (burning.length > 0) job.fit.clearanceMillimetres = BULB_ROOM;
-    if (wish.decoder) layOnDecoder(job, wish.decoder.type, wish.decoder.plug);
+    if (wish.decoder) layOnDecoder(job, { type: wish.decoder.type, own: null }, wish.decoder.plug);
     else layOnTrack(job, wish.topology);
     draft.jobs[jobId] = job;
   });

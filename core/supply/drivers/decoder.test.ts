@@ -26,6 +26,7 @@ const table: DecoderTable = {
   },
   exclusive: ['out5', 'out6'],
   stepped: { function: 6, outputs: ['out5', 'out6'] },
+  dim: null,
 };
 const on = (set: Set) => Object.fromEntries(outputsOn(table, state(set)));
 

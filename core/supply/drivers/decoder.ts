@@ -13,6 +13,8 @@ export interface OutputRule {
   readonly unless: number | null;
   readonly brightness: number;
   readonly effect: EffectName;
+  /** A function that while it is on gives it another effect. */
+  readonly withKey: { readonly function: number; readonly effect: EffectName } | null;
 }
 
 /** What a decoder does with presses, direction and speed. */
@@ -22,6 +24,12 @@ export interface DecoderTable {
   readonly exclusive: readonly string[];
   /** A function that steps through outputs, and to none after the last. */
   readonly stepped: { readonly function: number; readonly outputs: readonly string[] } | null;
+  /** A function that while it is on dims outputs to a share of their light. */
+  readonly dim: {
+    readonly function: number;
+    readonly share: number;
+    readonly outputs: readonly string[];
+  } | null;
 }
 
 /** Input of a function. */
@@ -30,14 +38,20 @@ export const MOVING = 'moving';
 export const PRESSES = 'presses';
 
 /** Functions a table knows of, ascending. */
-export function functionsOf({ outputs }: Pick<DecoderTable, 'outputs'>): number[] {
-  return [...new Set(Object.values(outputs).flatMap(functionsIn))].sort((a, b) => a - b);
+export function functionsOf({ outputs, dim }: Pick<DecoderTable, 'outputs' | 'dim'>): number[] {
+  const all = [...Object.values(outputs).flatMap(functionsIn), ...(dim ? [dim.function] : [])];
+  return [...new Set(all)].sort((a, b) => a - b);
 }
 
 const functionsIn = (rule: OutputRule): number[] => [
   ...rule.keys.map((k) => k.function),
   ...(rule.unless === null ? [] : [rule.unless]),
+  ...(rule.withKey === null ? [] : [rule.withKey.function]),
 ];
+
+/** Effect of an output in a state. */
+export const effectIn = ({ effect, withKey }: OutputRule, state: State): EffectName =>
+  withKey !== null && state[functionInput(withKey.function)] === true ? withKey.effect : effect;
 
 /** Functions that are on in a state, ascending. */
 export const functionsOn = (state: State): number[] =>
@@ -52,12 +66,15 @@ export const pressesIn = (state: State): number => (typeof state[PRESSES] === 'n
 
 /** What a decoder heeds: presses, direction, and whether it moves where an output asks for that. */
 export function decoderInputs(table: DecoderTable): Input[] {
-  const { outputs, stepped, exclusive } = table;
+  const { outputs, stepped, exclusive, dim } = table;
   const together = [
     ...Object.entries(outputs)
       .filter(([id]) => !exclusive.includes(id))
       .map(([, o]) => functionsIn(o)),
     exclusive.flatMap((id) => (Object.hasOwn(outputs, id) ? functionsIn(outputs[id]) : [])),
+    ...(dim?.outputs ?? []).flatMap((id) =>
+      Object.hasOwn(outputs, id) ? [[...functionsIn(outputs[id]), dim!.function]] : [],
+    ),
   ];
   const boolean = { values: [false, true] };
   return [
@@ -96,7 +113,8 @@ export function outputsOn(table: DecoderTable, state: State): ReadonlyMap<string
   const direction = directionIn(state);
   const pressed = (key: OutputKey): boolean =>
     state[functionInput(key.function)] === true && (key.direction === 'both' || key.direction === direction);
-  const { stepped, exclusive } = table;
+  const { stepped, exclusive, dim } = table;
+  const isDim = dim !== null && state[functionInput(dim.function)] === true;
   const at = stepped ? pressesIn(state) % (stepped.outputs.length + 1) : 0;
   let taken = false;
   // Exclusive outputs are asked in their own order, whatever that of the table.
@@ -112,7 +130,8 @@ export function outputsOn(table: DecoderTable, state: State): ReadonlyMap<string
       if (taken) continue;
       taken = true;
     }
-    if (rule.brightness > 0) on.set(id, rule.brightness);
+    const share = rule.brightness * (isDim && dim.outputs.includes(id) ? dim.share : 1);
+    if (share > 0) on.set(id, share);
   }
   return on;
 }
@@ -129,7 +148,7 @@ const halves: Readonly<Partial<Record<EffectName, 'first half' | 'second half'>>
 export function driveDecoder(table: DecoderTable, state: State): readonly Phase[] {
   const duty = outputsOn(table, state);
   if (duty.size === 0) return undriven;
-  const halfOf = (id: string) => halves[table.outputs[id].effect];
+  const halfOf = (id: string) => halves[effectIn(table.outputs[id], state)];
   const alternates = [...duty.keys()].some((id) => halfOf(id) !== undefined);
   const slices = (own: readonly (readonly [string, number])[]): Phase['slices'] => {
     const ends = [...new Set([...own.map(([, d]) => d), 1])].sort((a, b) => a - b);

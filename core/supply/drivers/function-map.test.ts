@@ -1,22 +1,24 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { decoderTypes, type DecoderType } from '../../part/decoder-type';
-import { defaultCvs, fromCvs, MAPPED_CVS, toCvs, usualRule } from './function-map';
+import { decoderTypes, standardWindows, type DecoderType } from '../../part/decoder-type';
+import { defaultCvs, fromCvs, isWindowed, MAPPED_CVS, toCvs, usualRule, type Windowed } from './function-map';
 import type { DecoderTable, OutputKey, OutputRule } from './decoder';
 
-const fourteen: Pick<DecoderType, 'windows' | 'outputs'> = {
-  windows: decoderTypes.usual.windows,
+const fourteen: Windowed & Pick<DecoderType, 'outputs'> = {
+  windows: standardWindows,
   outputs: Array.from({ length: 14 }, (_, i) => ({
     id: `out${i + 1}` as const,
     name: `Output ${i + 1}`,
     limitAmps: 0.1,
     level: 'full' as const,
+    holds: { kind: 'nothing' } as const,
   })),
 };
 const table = (outputs: Record<string, OutputKey[]>, more: Partial<DecoderTable> = {}): DecoderTable => ({
   outputs: Object.fromEntries(Object.entries(outputs).map(([id, keys]) => [id, { ...usualRule, keys }])),
   exclusive: [],
   stepped: null,
+  dim: null,
   ...more,
 });
 const f = (n: number, direction: OutputKey['direction'] = 'both'): OutputKey => ({ function: n, direction });
@@ -31,7 +33,7 @@ describe('CV 33 to 46 (NMRA S-9.2.2, windows and defaults from memory)', () => {
     expect(read.out1.keys).toEqual([f(0, 'forward')]);
     expect(read.out2.keys).toEqual([f(0, 'reverse')]);
     for (let n = 1; n <= 12; n++) expect(read[`out${n + 2}`].keys).toEqual([f(n)]);
-    expect(cvsOf({ outputs: read, exclusive: [], stepped: null })).toEqual(defaultCvs);
+    expect(cvsOf({ outputs: read, exclusive: [], stepped: null, dim: null })).toEqual(defaultCvs);
   });
 
   // Ten tables worked by hand: the bit of output n is 2 to the power n less the window's first.
@@ -91,7 +93,9 @@ describe('CV 33 to 46 (NMRA S-9.2.2, windows and defaults from memory)', () => {
   test('CVs to table to CVs, whatever the CVs', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 255 }), { minLength: 14, maxLength: 14 }), (cvs) => {
-        expect(cvsOf({ outputs: fromCvs(cvs, fourteen), exclusive: [], stepped: null })).toEqual(cvs);
+        expect(cvsOf({ outputs: fromCvs(cvs, fourteen), exclusive: [], stepped: null, dim: null })).toEqual(
+          cvs,
+        );
       }),
       { numRuns: 300, seed: 6 },
     );
@@ -104,6 +108,7 @@ describe('what the bits cannot say is refused with the reason', () => {
     outputs: { out3: { ...usualRule, keys: [f(1)], ...set } },
     exclusive: [],
     stepped: null,
+    dim: null,
   });
   test('F7 on output 3 lies outside its window; free outputs inside it are offered', () => {
     const got = refusal(table({ out3: [f(7)], out4: [f(4)] }));
@@ -121,9 +126,10 @@ describe('what the bits cannot say is refused with the reason', () => {
       /stepping with F6/,
     ));
   test('with windows one CV earlier, F3 reaches output 11 and no more output 3', () => {
-    const { shifted } = decoderTypes;
-    expect(cvsOf(table({ out4: [f(3)] }), shifted)[4]).toBe(1);
-    expect(refusal(table({ out3: [f(3)] }), shifted).reason).toMatch(/outputs 4 to 11/);
+    const { shifted: type } = decoderTypes;
+    if (!isWindowed(type)) throw new Error('it maps freely');
+    expect(cvsOf(table({ out4: [f(3)] }), type)[4]).toBe(1);
+    expect(refusal(table({ out3: [f(3)] }), type).reason).toMatch(/outputs 4 to 11/);
   });
   test('CVs that are none', () => {
     expect(() => fromCvs([1, 2], fourteen)).toThrow(/14 numbers, not 2/);

@@ -10,6 +10,26 @@ const WINDOW_BITS = 8;
 /** Defaults of CV 33 to 46 as remembered: each function on its own output (NMRA S-9.2.2). */
 export const defaultCvs: readonly number[] = [1, 2, 4, 8, 16, 4, 8, 16, 32, 64, 16, 32, 64, 128];
 
+/** A decoder that maps by the bits of CVs. */
+export interface Windowed {
+  readonly windows: readonly number[];
+}
+/** Whether a decoder maps by the bits of CVs, and not freely. */
+export const isWindowed = <T extends Pick<DecoderType, 'windows'>>(type: T): type is T & Windowed =>
+  type.windows !== null;
+
+/**
+ * The windows of a decoder from words: the first output of each of CV 33 to 46 in turn.
+ * @returns 14 output numbers, or why the words are none
+ */
+export function readWindows(text: string, outputs: number): number[] | string {
+  const words = text.split(/[\s,;]+/).filter((w) => w !== '');
+  if (words.length !== MAPPED_CVS)
+    return `CV ${FIRST_CV} to ${FIRST_CV + MAPPED_CVS - 1} need ${MAPPED_CVS} output numbers, not ${words.length}.`;
+  const wrong = words.find((w) => !/^\d{1,2}$/.test(w) || Number(w) < 1 || Number(w) > outputs);
+  return wrong === undefined ? words.map(Number) : `“${wrong}” is not an output from 1 to ${outputs}.`;
+}
+
 /** Something a table asks that the mapping cannot say. */
 export interface MapRefusal {
   readonly output: string;
@@ -38,7 +58,7 @@ export function cvMeaning(index: number): string {
 }
 
 /** Value of the bit an output has in a CV's window; null where it lies outside. */
-export function bitOf(type: Pick<DecoderType, 'windows'>, index: number, output: string): number | null {
+export function bitOf(type: Windowed, index: number, output: string): number | null {
   const bit = outputNumber(output) - type.windows[index];
   return bit >= 0 && bit < WINDOW_BITS ? 2 ** bit : null;
 }
@@ -47,7 +67,7 @@ export function bitOf(type: Pick<DecoderType, 'windows'>, index: number, output:
  * CVs 33 to 46 for a table, after the decoder's windows (NMRA S-9.2.2). What cannot be said in their
  * bits is refused with the reason, and left out.
  */
-export function toCvs(table: DecoderTable, type: Pick<DecoderType, 'windows' | 'outputs'>): FunctionMap {
+export function toCvs(table: DecoderTable, type: Windowed & Pick<DecoderType, 'outputs'>): FunctionMap {
   const cvs = new Array<number>(MAPPED_CVS).fill(0);
   const refusals: MapRefusal[] = [];
   const free = type.outputs.filter(
@@ -82,11 +102,16 @@ export function toCvs(table: DecoderTable, type: Pick<DecoderType, 'windows' | '
     }
     if (rule.keys.length === 0) continue;
     if (rule.moving !== 'any') refuse(output, `“only while ${rule.moving}” is no part of the mapping`, null);
+    if (rule.withKey !== null)
+      refuse(output, `another effect with F${rule.withKey.function} is no part of the mapping`, null);
     if (rule.unless !== null) refuse(output, `“not with F${rule.unless}” is no part of the mapping`, null);
   }
   if (table.stepped)
     for (const output of table.stepped.outputs)
       refuse(output, `stepping with F${table.stepped.function} is no part of the mapping`, null);
+  for (const output of table.dim?.outputs ?? [])
+    if ((table.outputs[output]?.keys.length ?? 0) > 0)
+      refuse(output, `dimming with F${table.dim!.function} is no part of the mapping`, null);
   return { cvs, refusals };
 }
 
@@ -97,7 +122,7 @@ export function toCvs(table: DecoderTable, type: Pick<DecoderType, 'windows' | '
  */
 export function fromCvs(
   cvs: readonly number[],
-  type: Pick<DecoderType, 'windows' | 'outputs'>,
+  type: Windowed & Pick<DecoderType, 'outputs'>,
   before: Readonly<Record<string, OutputRule>> = {},
 ): Record<string, OutputRule> {
   if (cvs.length !== MAPPED_CVS)
@@ -136,4 +161,5 @@ export const usualRule: OutputRule = {
   unless: null,
   brightness: 1,
   effect: 'steady',
+  withKey: null,
 };

@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { Choice } from '../../../fields/choice';
 import { More } from '../../../fields/more';
 import { SelectField } from '../../../fields/select-field';
-import { decoderTypes } from '../../../../core/part/decoder-type';
+import { decoderTypeOf } from '../../../../core/document/decoder-record';
 import { inOrder } from '../../../../core/document/in-order';
 import { lampName } from '../../../../core/kinds/locomotive/lamp-name';
 import { freeId } from '../../../../core/document/usual-supply';
@@ -66,7 +66,7 @@ export function CircuitPanel(props: LocomotiveProps) {
   const usualWay =
     inOrder(job.lamps).find((l) => l.circuitId === circuit.id)?.end === 'B' ? 'second' : 'first';
   const rectified = stageOf(line, 'bridge') !== null || stageOf(line, 'diode') !== null;
-  const outputs = job.decoder ? decoderTypes[job.decoder.type].outputs : [];
+  const outputs = job.decoder ? decoderTypeOf(job.decoder).outputs : [];
   return (
     <div className="choices">
       <h2>How it is wired</h2>

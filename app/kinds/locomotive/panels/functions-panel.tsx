@@ -8,7 +8,8 @@ import { SelectField } from '../../../fields/select-field';
 import { SliderField } from '../../../fields/slider-field';
 import { TextField } from '../../../fields/text-field';
 import { saveFile } from '../../../storage/files';
-import { decoderTypes } from '../../../../core/part/decoder-type';
+import { brightnessWords, type DecoderType } from '../../../../core/part/decoder-type';
+import { decoderTypeOf } from '../../../../core/document/decoder-record';
 import { effects, type EffectName } from '../../../../core/part/output-effect';
 import { keyWords, ruleWords } from '../../../../core/build/function-sheet';
 import { readFunctionCsv, writeFunctionCsv } from '../../../../core/build/function-csv';
@@ -17,8 +18,10 @@ import {
   cvMeaning,
   FIRST_CV,
   fromCvs,
+  isWindowed,
   toCvs,
   usualRule,
+  type Windowed,
 } from '../../../../core/supply/drivers/function-map';
 import { lampName } from '../../../../core/kinds/locomotive/lamp-name';
 import { formatQuantity } from '../../../../core/quantity/format';
@@ -38,6 +41,18 @@ const keyOptions = Array.from({ length: 29 }, (_, f) => f).flatMap((f) =>
   })),
 );
 
+const noneOrKey = [
+  { value: -1, label: 'nothing' },
+  ...Array.from({ length: 29 }, (_, f) => ({ value: f, label: `F${f}` })),
+];
+const effectOptions = (Object.keys(effects) as EffectName[]).map((e) => ({ value: e, label: effects[e] }));
+/** A lamp that is steady winks with the key; one that does something else stands still with it. */
+const otherThan = (effect: EffectName): EffectName => (effect === 'steady' ? 'alternate-one' : 'steady');
+type ChangeOutput = (
+  label: string,
+  recipe: (o: Draft<OutputRecord>, d: Draft<DecoderRecord>) => void,
+) => void;
+
 /** What each output does: presses, brightness, effect, conditions; and the same as CVs, to and fro. */
 export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
   const set = useLocomotiveEdit(jobId);
@@ -54,10 +69,10 @@ export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
       </div>
     );
   }
-  const type = decoderTypes[decoder.type];
+  const type = decoderTypeOf(decoder);
   const output = type.outputs.find((o) => o.id === chosen) ?? type.outputs[0];
   const rule: OutputRecord = decoder.outputs[output.id] ?? (usualRule as OutputRecord);
-  const change = (label: string, recipe: (o: Draft<OutputRecord>, d: Draft<DecoderRecord>) => void): void =>
+  const change: ChangeOutput = (label, recipe) =>
     set(label, (j) => {
       if (!j.decoder) return;
       j.decoder.outputs[output.id] ??= { ...usualRule, keys: [] };
@@ -113,21 +128,55 @@ export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
         figure={rule.brightness}
         least={0}
         most={1}
-        step={0.05}
-        says={`${Math.round(rule.brightness * 100)} %`}
+        step={type.brightnessSteps === 31 ? 1 / 31 : 0.05}
+        says={brightnessWords(rule.brightness, type)}
         onChange={(b) => change('Brightness', (o) => void (o.brightness = b))}
       />
       <AsResistor vehicle={solved.bench} outputId={output.id} />
       <SelectField<EffectName>
         label="Effect"
         value={rule.effect}
-        options={(Object.keys(effects) as EffectName[]).map((e) => ({ value: e, label: effects[e] }))}
+        options={effectOptions}
         onChange={(e) => change('Effect', (o) => void (o.effect = e))}
       />
       <More
-        label="Conditions, exclusive, stepped"
-        open={rule.moving !== 'any' || rule.unless !== null || decoder.stepped !== null}
+        label="Conditions, other effect, dim, exclusive, stepped"
+        open={
+          rule.moving !== 'any' ||
+          rule.unless !== null ||
+          rule.withKey !== null ||
+          decoder.dim !== null ||
+          decoder.stepped !== null
+        }
       >
+        <div className="two-fields">
+          <SelectField
+            label="Another effect with"
+            value={rule.withKey?.function ?? -1}
+            options={noneOrKey}
+            onChange={(f) =>
+              change(
+                'Effect with a key',
+                (o) =>
+                  void (o.withKey =
+                    f < 0 ? null : { function: f, effect: o.withKey?.effect ?? otherThan(o.effect) }),
+              )
+            }
+          />
+          {rule.withKey && (
+            <SelectField<EffectName>
+              label="Then"
+              value={rule.withKey.effect}
+              options={effectOptions}
+              onChange={(e) =>
+                change('Effect with a key', (o) => {
+                  if (o.withKey) o.withKey.effect = e;
+                })
+              }
+            />
+          )}
+        </div>
+        <DimKey decoder={decoder} outputId={output.id} change={change} />
         <Choice<OutputRecord['moving']>
           label="Shines while it"
           options={[
@@ -141,10 +190,7 @@ export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
         <SelectField
           label="Dark while another is on"
           value={rule.unless ?? -1}
-          options={[
-            { value: -1, label: 'nothing' },
-            ...Array.from({ length: 29 }, (_, f) => ({ value: f, label: `F${f}` })),
-          ]}
+          options={noneOrKey}
           onChange={(f) => change('Dark while another is on', (o) => void (o.unless = f < 0 ? null : f))}
         />
         <CheckField
@@ -159,10 +205,7 @@ export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
         <SelectField
           label="Cycled by one key"
           value={decoder.stepped?.outputs.includes(output.id) ? decoder.stepped.function : -1}
-          options={[
-            { value: -1, label: 'nothing' },
-            ...Array.from({ length: 29 }, (_, f) => ({ value: f, label: `F${f}` })),
-          ]}
+          options={noneOrKey}
           onChange={(f) =>
             change('Stepping function', (_, d) => {
               const others = d.stepped?.outputs.filter((id) => id !== output.id) ?? [];
@@ -173,8 +216,57 @@ export function FunctionsPanel({ jobId, job, solved }: LocomotiveProps) {
           }
         />
       </More>
-      <CvTable jobId={jobId} decoder={decoder} />
+      {isWindowed(type) ? (
+        <CvTable jobId={jobId} decoder={decoder} type={type} />
+      ) : (
+        <p className="hint">This decoder maps freely: any press lights any output, in either direction.</p>
+      )}
+      <TableFile jobId={jobId} decoder={decoder} />
     </div>
+  );
+}
+
+/** The key that dims, to what, and whether it dims this output. */
+function DimKey({
+  decoder: { dim },
+  outputId,
+  change,
+}: {
+  readonly decoder: DecoderRecord;
+  readonly outputId: `out${number}`;
+  readonly change: ChangeOutput;
+}) {
+  const within = dim?.outputs.includes(outputId) === true;
+  return (
+    <>
+      <SelectField
+        label="Dimmed by"
+        value={within ? dim.function : -1}
+        options={noneOrKey}
+        onChange={(f) =>
+          change('Dim key', (_, d) => {
+            const others = d.dim?.outputs.filter((id) => id !== outputId) ?? [];
+            if (f < 0) d.dim = others.length > 0 && d.dim ? { ...d.dim, outputs: others } : null;
+            else d.dim = { share: 0.4, ...d.dim, function: f, outputs: [...others, outputId] };
+          })
+        }
+      />
+      {within && (
+        <SliderField
+          label={`With F${dim.function} it has`}
+          figure={dim.share}
+          least={0.05}
+          most={1}
+          step={0.05}
+          says={`${Math.round(dim.share * 100)} % of its light`}
+          onChange={(share) =>
+            change('Dim key', (_, d) => {
+              if (d.dim) d.dim.share = share;
+            })
+          }
+        />
+      )}
+    </>
   );
 }
 
@@ -213,11 +305,16 @@ function dimmingOf(vehicle: Bench<LocomotiveRecord>, outputId: string): DimmingS
   }
 }
 
-function CvTable({ jobId, decoder }: { readonly jobId: string; readonly decoder: DecoderRecord }) {
+function CvTable({
+  jobId,
+  decoder,
+  type,
+}: {
+  readonly jobId: string;
+  readonly decoder: DecoderRecord;
+  readonly type: DecoderType & Windowed;
+}) {
   const set = useLocomotiveEdit(jobId);
-  const [refusal, setRefusal] = useState<readonly string[]>([]);
-  const file = useRef<HTMLInputElement>(null);
-  const type = decoderTypes[decoder.type];
   const { cvs, refusals } = toCvs(decoder, type);
   const name = (id: string): string => type.outputs.find((o) => o.id === id)?.name ?? id;
   const put = (index: number, text: string): string | null => {
@@ -232,6 +329,48 @@ function CvTable({ jobId, decoder }: { readonly jobId: string; readonly decoder:
       return error instanceof Error ? `${error.message}.` : String(error);
     }
   };
+  return (
+    <More label="As CV 33 to 46">
+      <div className="cv-grid">
+        {cvs.map((v, i) => (
+          <div key={i} title={`bits: outputs ${type.windows[i]} to ${type.windows[i] + 7}`}>
+            <TextField
+              label={`${FIRST_CV + i} · ${cvMeaning(i)}`}
+              text={String(v)}
+              most={3}
+              check={(t) => put(i, t)}
+              onCommit={() => undefined}
+            />
+          </div>
+        ))}
+      </div>
+      <p className="hint">
+        Bits follow this decoder’s windows; F0 forward reaches outputs {type.windows[0]} to{' '}
+        {type.windows[0] + 7}
+        {bitOf(type, 0, 'out1') === null ? '' : `, output 1 by ${bitOf(type, 0, 'out1')}`}. Brightness and
+        effects have CVs of each maker’s own.
+      </p>
+      {refusals.length > 0 && (
+        <ul className="refusals">
+          {refusals.map((r) => (
+            <li key={r.output + r.reason}>
+              <b>{name(r.output)}:</b> {r.reason}.{' '}
+              {r.offers.length > 0 &&
+                `Free and within reach: ${r.offers.map((o) => name(o).toLowerCase()).join(', ')}.`}
+            </li>
+          ))}
+        </ul>
+      )}
+    </More>
+  );
+}
+
+/** The table out to a file, and in again. */
+function TableFile({ jobId, decoder }: { readonly jobId: string; readonly decoder: DecoderRecord }) {
+  const set = useLocomotiveEdit(jobId);
+  const [refusal, setRefusal] = useState<readonly string[]>([]);
+  const file = useRef<HTMLInputElement>(null);
+  const type = decoderTypeOf(decoder);
   const read = async (list: FileList | null): Promise<void> => {
     const picked = list?.[0];
     if (!picked) return;
@@ -244,38 +383,6 @@ function CvTable({ jobId, decoder }: { readonly jobId: string; readonly decoder:
   };
   return (
     <>
-      <More label="As CV 33 to 46">
-        <div className="cv-grid">
-          {cvs.map((v, i) => (
-            <div key={i} title={`bits: outputs ${type.windows[i]} to ${type.windows[i] + 7}`}>
-              <TextField
-                label={`${FIRST_CV + i} · ${cvMeaning(i)}`}
-                text={String(v)}
-                most={3}
-                check={(t) => put(i, t)}
-                onCommit={() => undefined}
-              />
-            </div>
-          ))}
-        </div>
-        <p className="hint">
-          Bits follow this decoder’s windows; F0 forward reaches outputs {type.windows[0]} to{' '}
-          {type.windows[0] + 7}
-          {bitOf(type, 0, 'out1') === null ? '' : `, output 1 by ${bitOf(type, 0, 'out1')}`}. Brightness and
-          effects have CVs of each maker’s own.
-        </p>
-        {refusals.length > 0 && (
-          <ul className="refusals">
-            {refusals.map((r) => (
-              <li key={r.output + r.reason}>
-                <b>{name(r.output)}:</b> {r.reason}.{' '}
-                {r.offers.length > 0 &&
-                  `Free and within reach: ${r.offers.map((o) => name(o).toLowerCase()).join(', ')}.`}
-              </li>
-            ))}
-          </ul>
-        )}
-      </More>
       <div className="button-row">
         <Button onClick={() => saveFile('functions.csv', writeFunctionCsv(decoder.outputs), 'text/csv')}>
           Save as CSV

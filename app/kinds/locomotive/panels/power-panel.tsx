@@ -4,8 +4,10 @@ import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record'
 import { Choice } from '../../../fields/choice';
 import { SelectField } from '../../../fields/select-field';
 import { SupplyFields } from '../../../panels/supplies';
+import { decoderTypeOf, ownFrom } from '../../../../core/document/decoder-record';
 import { decoderTypes } from '../../../../core/part/decoder-type';
-import { plugs } from '../../../../core/part/plug';
+import { OwnDecoder } from './own-decoder';
+import { hasCommon, plugs } from '../../../../core/part/plug';
 import { formatQuantity } from '../../../../core/quantity/format';
 import { SupplyField } from '../../../panels/supply-field';
 import type { SupplyKindName } from '../../../../core/supply';
@@ -30,6 +32,15 @@ function railShare(vehicle: Bench<LocomotiveRecord>): number | null {
 /** What a locomotive is run on. */
 const tracks: readonly SupplyKindName[] = ['dc-track', 'dcc-track', 'ac-track'];
 
+/** Value of the choice of a decoder that is in no list. */
+const OWN = 'own';
+
+/** "100 mA", or "20 mA to 1 A" where outputs differ. */
+function limitsInWords(amps: readonly number[]): string {
+  const [least, most] = [Math.min(...amps), Math.max(...amps)].map((a) => formatQuantity(a, 'amp'));
+  return least === most ? most : `${least} to ${most}`;
+}
+
 /** What feeds it: the track, straight or through a decoder with its plug, and a second track for trials. */
 export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
   const set = useLocomotiveEdit(jobId);
@@ -44,7 +55,10 @@ export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
   };
   const supply = layout.supplies[job.supplyId];
   const share = railShare(solved.bench);
-  const type = job.decoder ? decoderTypes[job.decoder.type] : null;
+  const type = job.decoder ? decoderTypeOf(job.decoder) : null;
+  const others = Object.entries(layout.jobs).flatMap(([id, { decoder, name }]) =>
+    id !== jobId && decoder?.own ? [{ id: `own ${id}`, own: decoder.own, type: decoder.type, name }] : [],
+  );
   return (
     <div className="choices">
       <h2>What feeds it</h2>
@@ -59,7 +73,9 @@ export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
         value={job.decoder ? 'decoder' : 'track'}
         onChoose={(v) =>
           lay(v === 'decoder' ? 'Fit a decoder' : 'Take the decoder out', (j) =>
-            v === 'decoder' ? layOnDecoder(j, 'usual', '8-pin') : layOnTrack(j, 'shared-both-ways'),
+            v === 'decoder'
+              ? layOnDecoder(j, { type: 'usual', own: null }, '8-pin')
+              : layOnTrack(j, 'shared-both-ways'),
           )
         }
       />
@@ -74,9 +90,22 @@ export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
         <>
           <SelectField
             label="Decoder"
-            value={job.decoder.type}
-            options={Object.values(decoderTypes).map((d) => ({ value: d.id, label: d.name }))}
-            onChange={(id) => lay('Decoder', (j) => layOnDecoder(j, id, decoderTypes[id].plugs[0]))}
+            value={job.decoder.own === null ? job.decoder.type : OWN}
+            options={[
+              ...Object.values(decoderTypes).map((d) => ({ value: d.id, label: d.name })),
+              { value: OWN, label: job.decoder.own?.name ?? 'One of my own, by its leaflet' },
+              ...others.map(({ id, own, name }) => ({ value: id, label: `${own.name}, as in ${name}` })),
+            ]}
+            onChange={(id) =>
+              lay('Decoder', (j) => {
+                const other = others.find((o) => o.id === id);
+                if (other) return layOnDecoder(j, { type: other.type, own: other.own }, other.own.plugs[0]);
+                if (id !== OWN) return layOnDecoder(j, { type: id, own: null }, decoderTypes[id].plugs[0]);
+                if (!j.decoder || j.decoder.own) return [];
+                const { type: from, plug } = j.decoder;
+                return layOnDecoder(j, { type: from, own: ownFrom(decoderTypes[from]) }, plug);
+              })
+            }
           />
           <SelectField
             label="Plug"
@@ -86,19 +115,35 @@ export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
               set('Plug', (j) => {
                 if (!j.decoder) return;
                 j.decoder.plug = plug;
-                const common = plugs[plug].pins.some((p) => p.role === 'common');
+                const common = decoderTypeOf(j.decoder).switches === 'plus' || hasCommon(plugs[plug]);
                 for (const { from } of Object.values(j.lines))
                   if (from.kind === 'output') from.returnTo = common ? 'common' : 'right-rail';
               })
             }
           />
+          {job.decoder.own && (
+            <OwnDecoder
+              own={job.decoder.own}
+              onChange={(label, own) =>
+                lay(label, (j) =>
+                  j.decoder
+                    ? layOnDecoder(
+                        j,
+                        { type: j.decoder.type, own },
+                        own.plugs.includes(j.decoder.plug) ? j.decoder.plug : own.plugs[0],
+                      )
+                    : [],
+                )
+              }
+            />
+          )}
           <dl className="fact-list">
             <dt>Each output for lamps</dt>
-            <dd>{formatQuantity(type.outputs[0].limitAmps, 'amp')} at most</dd>
+            <dd>{limitsInWords(type.outputs.map((o) => o.limitAmps))} at most</dd>
             <dt>All of them together</dt>
             <dd>{formatQuantity(type.totalAmps, 'amp')} at most</dd>
           </dl>
-          {!plugs[job.decoder.plug].pins.some((p) => p.role === 'common') && (
+          {type.switches === 'minus' && !hasCommon(plugs[job.decoder.plug]) && (
             <p className="hint">
               This plug has no blue wire: lamps return to a rail and get every other half of the signal
               {share === null ? '' : `, which leaves ${Math.round(share * 100)} % of the light`}. A blue wire

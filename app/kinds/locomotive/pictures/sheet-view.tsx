@@ -1,3 +1,4 @@
+import { inSentence } from '../../../../core/quantity/format';
 import { FigureTable } from '../../../fields/figure-table';
 import { Button } from 'antd';
 import { functionSheet } from '../../../../core/build/function-sheet';
@@ -52,7 +53,7 @@ function Functions({ job, lit }: SheetViewProps) {
             'Brightness',
             (l) => (
               <>
-                {Math.round(l.brightness * 100)} % <small>{l.effect.toLowerCase()}</small>
+                {l.brightness} <small>{inSentence(l.effect)}</small>
               </>
             ),
           ],
