@@ -1,5 +1,5 @@
-import { Button } from 'antd';
-import { useMemo } from 'react';
+import { Button, Segmented } from 'antd';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { kindOf } from '../../core/kinds';
 import { recordFacts } from '../../core/kinds/records';
@@ -7,7 +7,9 @@ import { freeId } from '../../core/document/usual-supply';
 import { inOrder } from '../../core/document/in-order';
 import { trainStudy, type TrainStudy } from '../../core/study/train';
 import { formatQuantity } from '../../core/quantity/format';
+import { supplyKind } from '../../core/supply';
 import { Dusk } from '../drawings/dusk';
+import { CheckField } from '../fields/check-field';
 import { kindNames, kindRows } from '../kinds';
 import { useLineFaces } from '../kinds/use-fetched';
 import { newPath, trainPath } from '../shell/paths';
@@ -18,7 +20,12 @@ import { CardState } from './card-state';
 import { WhatToLight } from './new-page';
 import { JobCard } from './job-card';
 import type { Layout } from '../../core/document/layout';
+import type { SolvedJob } from '../../core/study/solved-job';
 import './line.css';
+
+type LineView = 'plan' | 'row';
+const LinePlan = lazy(async () => ({ default: (await import('./line/line-plan')).LinePlan }));
+const EveningPanel = lazy(async () => ({ default: (await import('./line/evening-panel')).EveningPanel }));
 
 /** The layout at a glance: everything lit as it would look at dusk, what it draws, what needs attention. */
 export function LinePage() {
@@ -30,6 +37,10 @@ export function LinePage() {
     layout,
     all.map((j) => j.id),
   );
+  const boarded = Object.keys(layout.boards).length > 0;
+  const [view, setView] = useState<LineView>('plan');
+  const [isEvening, setIsEvening] = useState(false);
+  const [minutes, setMinutes] = useState(0);
   const kinds = kindNames.filter((k) => all.some((j) => j.kind === k));
   const faces = useLineFaces(kinds);
   const known = all.flatMap((j) => solved.get(j.id) ?? []);
@@ -49,7 +60,33 @@ export function LinePage() {
   return (
     <main className="line-page">
       <h1 className="visually-hidden">{layout.name}, the line</h1>
-      {faces ? <Dusk layout={layout} jobs={known} trains={trains} faces={faces} /> : <div className="dusk" />}
+      {boarded && (
+        <div className="line-bar">
+          <Segmented<LineView>
+            aria-label="The line as"
+            options={[
+              { value: 'plan', label: 'In plan' },
+              { value: 'row', label: 'In a row' },
+            ]}
+            value={view}
+            onChange={setView}
+          />
+          {view === 'plan' && <CheckField label="The evening" checked={isEvening} onChange={setIsEvening} />}
+          <SupplyBars layout={layout} jobs={known} />
+        </div>
+      )}
+      {boarded && view === 'plan' ? (
+        <Suspense fallback={<div className="dusk" />}>
+          <LinePlan layout={layout} solved={solved} atMinutes={isEvening ? minutes : null} />
+          {isEvening && (
+            <EveningPanel layout={layout} solved={solved} atMinutes={minutes} onAt={setMinutes} />
+          )}
+        </Suspense>
+      ) : faces ? (
+        <Dusk layout={layout} jobs={known} trains={trains} faces={faces} />
+      ) : (
+        <div className="dusk" />
+      )}
       <section className="jobs">
         <div className="jobs-head">
           <h2>Trains</h2>
@@ -77,6 +114,41 @@ export function LinePage() {
           ))}
       </section>
     </main>
+  );
+}
+
+/** For each supply in use how much of what it gives is drawn. */
+function SupplyBars({ layout, jobs }: { readonly layout: Layout; readonly jobs: readonly SolvedJob[] }) {
+  const drawn = new Map<string, number>();
+  for (const { job, readings } of jobs)
+    drawn.set(job.supplyId, (drawn.get(job.supplyId) ?? 0) + (readings?.supplyAmps.mean ?? 0));
+  return (
+    <ul className="feeds-loads">
+      {[...drawn].map(([id, amps]) => {
+        const supply = layout.supplies[id];
+        const { amps: most } = supplyKind(supply).limit(supply);
+        // A cell gives what is asked of it, and sags.
+        const limited = Number.isFinite(most) && supply.kind !== 'cell';
+        return (
+          <li key={id} className={limited && amps > 0.8 * most ? 'near' : ''}>
+            <span>{supply.name}</span>
+            {limited && (
+              <meter
+                min={0}
+                max={most}
+                high={0.8 * most}
+                value={amps}
+                aria-label={`${supply.name}: drawn of what it gives`}
+              />
+            )}
+            <b className="figure">
+              {formatQuantity(amps, 'amp', { significant: 2 })}
+              {limited && ` of ${formatQuantity(most, 'amp')}`}
+            </b>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

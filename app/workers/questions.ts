@@ -29,6 +29,7 @@ import type { ShortestProof } from '../../core/study/shortest-proof';
 import type { State } from '../../core/supply/state';
 import type { CarMatch } from '../../core/study/train';
 import type { PlannedWires } from '../../core/finding/feed/plan-wires';
+import type { HowFar } from '../../core/build/how-far';
 import type { FeedFigures } from '../../core/feed/reading';
 import type { TrainInrush } from '../../core/study/train-inrush';
 
@@ -146,6 +147,10 @@ export const questions = {
       study: trainStudy(layout, trainId),
       inrush: trainInrush(layout, trainId),
     });
+  },
+  /** How far the building of each job is. */
+  async howFar(layout: Layout): Promise<Record<string, HowFar>> {
+    return (await import('../../core/build/how-far')).howFar(layout);
   },
   /** The power under the boards, solved; null where it has no answer. */
   async feeds(layout: Layout): Promise<FeedFigures | null> {

@@ -22,7 +22,7 @@ const QUIET_MS: Readonly<Record<Pace, number>> = { frame: 0, soon: 30, slow: 60 
 export const textOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
 /** Questions whose answers tell notes, prices and ticks too. */
-const TELL_REMARKS: ReadonlySet<QuestionName> = new Set<QuestionName>(['sheet', 'shopping']);
+const TELL_REMARKS: ReadonlySet<QuestionName> = new Set<QuestionName>(['sheet', 'shopping', 'howFar']);
 
 /** The layout a question was last asked of: another one only when what has changed concerns the job. */
 function useConcerning(layout: Layout, jobId: string | undefined, remarks: boolean): Layout {

@@ -24,9 +24,10 @@ function differs(before: unknown, after: unknown): boolean {
  */
 export function concerns(before: Layout, after: Layout, jobId?: string): boolean {
   if (before === after) return false;
-  if (jobId === undefined) return differs({ ...before, name: '' }, { ...after, name: '' });
-  const own = ({ jobs, trains, name, boards, network, ...rest }: Layout): unknown => {
-    void [trains, name, boards, network];
+  if (jobId === undefined)
+    return differs({ ...before, name: '', evening: null }, { ...after, name: '', evening: null });
+  const own = ({ jobs, trains, name, boards, network, evening, ...rest }: Layout): unknown => {
+    void [trains, name, boards, network, evening];
     return { ...rest, job: Object.hasOwn(jobs, jobId) ? jobs[jobId] : null };
   };
   return differs(own(before), own(after));

@@ -1,3 +1,4 @@
+import { usualEvening } from './evening-record';
 import { USUAL_TESTER } from './drawer-record';
 import { FORMAT, VERSION, type Layout } from './layout';
 
@@ -15,6 +16,7 @@ export function emptyLayout(name: string): Layout {
     lampSets: {},
     boards: {},
     network: { nodes: {}, runs: {} },
+    evening: usualEvening(),
     drawer: { resistors: {}, reservoirs: {}, sundries: {}, lamps: {}, tester: { ...USUAL_TESTER } },
   };
 }

@@ -10,6 +10,7 @@ import { jobRecords, recordFacts, type AnyJob } from '../kinds/records';
 import { drawerRecord } from './drawer-record';
 import { lampSetRecord } from './lamp-set-record';
 import { supplyRecord } from './supply-record';
+import { brokenInEvening, eveningRecord } from './evening-record';
 import { boardRecord, brokenInNetwork, networkRecord } from './network-record';
 import { trainRecord } from './train-record';
 import type { Say } from './job-record';
@@ -40,6 +41,8 @@ export const layoutRecord = z.looseObject({
   boards: z.record(z.string(), boardRecord),
   /** The power under them. */
   network: networkRecord,
+  /** When what is lit. */
+  evening: eveningRecord,
 });
 
 export type Layout = z.infer<typeof layoutRecord>;
@@ -76,6 +79,11 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
     layout.network,
     { ...layout, isLampType: (part) => isLampType(layout, part) },
     (path, reason) => void broken.push({ path: ['network', ...path], reason }),
+  );
+  brokenInEvening(
+    layout.evening,
+    layout.jobs,
+    (path, reason) => void broken.push({ path: ['evening', ...path], reason }),
   );
   for (const [jobId, job] of Object.entries(layout.jobs)) {
     const say = (path: (string | number)[], reason: string): void => {

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { readLayout, writeLayout } from '../file';
 import { decodersToday } from '../../../tests/decoders-today';
+import { usualEvening } from '../evening-record';
 import { VERSION } from '../layout';
 
 const seventh = readFileSync(
@@ -17,6 +18,7 @@ test('a layout of version 7 opens as it was, and is written as one of today', ()
     ...was,
     jobs: decodersToday(was.jobs),
     version: VERSION,
+    evening: usualEvening(),
     boards: {},
     network: { nodes: {}, runs: {} },
   });

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { readLayout, writeLayout } from '../file';
 import { decodersToday } from '../../../tests/decoders-today';
+import { usualEvening } from '../evening-record';
 import { VERSION } from '../layout';
 import type { Plain } from './plain';
 
@@ -15,7 +16,12 @@ test('a layout of version 9 opens with its decoders as they were, and is written
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   expect(read.migratedFrom).toBe(9);
   const was = JSON.parse(ninth) as { jobs: object };
-  expect(read.layout).toEqual({ ...was, version: VERSION, jobs: decodersToday(was.jobs) });
+  expect(read.layout).toEqual({
+    ...was,
+    version: VERSION,
+    evening: usualEvening(),
+    jobs: decodersToday(was.jobs),
+  });
   expect(readLayout(writeLayout(read.layout))).toMatchObject({ ok: true });
 });
 

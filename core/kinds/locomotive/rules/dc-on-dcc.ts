@@ -43,7 +43,8 @@ export const dcOnDcc = rule({
             ? [
                 {
                   label: 'Fit a decoder with an 8-pin plug',
-                  recipe: (draft) => layOnDecoder(locomotiveIn(draft, jobId), { type: 'usual', own: null }, '8-pin'),
+                  recipe: (draft) =>
+                    layOnDecoder(locomotiveIn(draft, jobId), { type: 'usual', own: null }, '8-pin'),
                 },
               ]
             : [],

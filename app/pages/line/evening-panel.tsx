@@ -1,0 +1,133 @@
+import { Slider } from 'antd';
+import { useMemo } from 'react';
+import { inOrder } from '../../../core/document/in-order';
+import { formatQuantity } from '../../../core/quantity/format';
+import { eveningStudy, spansOf, type Taking } from '../../../core/study/evening';
+import { FigureTable } from '../../fields/figure-table';
+import { SelectField } from '../../fields/select-field';
+import { useLayoutStore } from '../../store/layout-store';
+import type { Layout } from '../../../core/document/layout';
+import type { SolvedJobs } from '../../store/use-solved-jobs';
+
+const STEP_MINUTES = 5;
+const lengths = [60, 120, 180, 240, 300, 360, 480];
+
+/** A time of day of so many minutes after midnight. */
+export const clockWords = (minutes: number): string => {
+  const at = ((Math.round(minutes) % 1440) + 1440) % 1440;
+  return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
+};
+
+interface EveningPanelProps {
+  readonly layout: Layout;
+  readonly solved: SolvedJobs;
+  readonly atMinutes: number;
+  readonly onAt: (minutes: number) => void;
+}
+
+/** An operating session: what is lit when, and what each supply gives over it. */
+export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelProps) {
+  const edit = useLayoutStore((s) => s.edit);
+  const { evening } = layout;
+  const taking = useMemo(
+    () =>
+      new Map(
+        inOrder(layout.jobs).flatMap(({ id }): [string, Taking][] => {
+          const readings = solved.get(id)?.readings;
+          return readings ? [[id, { amps: readings.supplyAmps.mean, volts: readings.railVolts.mean }]] : [];
+        }),
+      ),
+    [layout, solved],
+  );
+  const study = eveningStudy(layout, taking);
+  const time = (after: number): string => clockWords(evening.beginsMinutes + after);
+  return (
+    <section className="evening" aria-label="The evening">
+      <div className="two-fields">
+        <SelectField<number>
+          label="It begins at"
+          value={evening.beginsMinutes}
+          options={Array.from({ length: 48 }, (_, i) => ({ value: 30 * i, label: clockWords(30 * i) }))}
+          onChange={(m) => edit('The evening begins', (draft) => void (draft.evening.beginsMinutes = m))}
+        />
+        <SelectField<number>
+          label="It lasts"
+          value={evening.lastsMinutes}
+          options={[...new Set([...lengths, evening.lastsMinutes])]
+            .sort((a, b) => a - b)
+            .map((m) => ({ value: m, label: `${m / 60} h` }))}
+          onChange={(m) => edit('The evening lasts', (draft) => void (draft.evening.lastsMinutes = m))}
+        />
+      </div>
+      <div className="evening-row">
+        <span id="evening-now">On the plan it is</span>
+        <Slider
+          ariaLabelledByForHandle="evening-now"
+          ariaValueTextFormatterForHandle={(v) => time(v ?? 0)}
+          min={0}
+          max={evening.lastsMinutes}
+          step={STEP_MINUTES}
+          value={Math.min(atMinutes, evening.lastsMinutes)}
+          tooltip={{ open: false }}
+          onChange={onAt}
+        />
+        <output>{time(atMinutes)}</output>
+      </div>
+      <h3 className="part-head">What is lit when</h3>
+      <div className="evening-rows">
+        {inOrder(layout.jobs).map(({ id, name }) => {
+          const spans = spansOf(evening, id);
+          const [from, to] = spans.length > 0 ? [spans[0][0], spans[spans.length - 1][1]] : [0, 0];
+          return (
+            <div className="evening-row" key={id}>
+              <span id={`lit-${id}`}>{name}</span>
+              <Slider
+                range
+                ariaLabelledByForHandle={[`lit-${id}`, `lit-${id}`]}
+                ariaValueTextFormatterForHandle={[(v) => time(v), (v) => time(v)]}
+                min={0}
+                max={evening.lastsMinutes}
+                step={STEP_MINUTES}
+                value={[from, to]}
+                tooltip={{ open: false }}
+                onChange={([a, b]) =>
+                  edit(
+                    `${name} is lit`,
+                    (draft) => void (draft.evening.lit[id] = a < b ? [{ fromMinutes: a, toMinutes: b }] : []),
+                    `evening ${id}`,
+                  )
+                }
+              />
+              <output>{to > from ? `${time(from)}–${time(to)}` : 'dark'}</output>
+            </div>
+          );
+        })}
+      </div>
+      <FigureTable
+        label="What each supply gives over the evening"
+        rows={study}
+        rowKey={(r) => r.supplyId}
+        columns={[
+          ['Supply', (r) => layout.supplies[r.supplyId].name],
+          [
+            'Most at once',
+            (r) =>
+              `${formatQuantity(r.greatestAmps, 'amp')} at ${time(r.greatestAtMinutes)}${
+                r.limitAmps < 1000 ? `, of ${formatQuantity(r.limitAmps, 'amp')}` : ''
+              }`,
+          ],
+          ['Energy', (r) => `${r.wattHours.toPrecision(2)} Wh`],
+          [
+            'Of its charge',
+            (r) =>
+              r.chargeShare === null
+                ? '–'
+                : r.chargeShare > 1
+                  ? `empty before the end: ${r.chargeShare.toPrecision(2)} cells`
+                  : `${Math.round(100 * r.chargeShare)} %`,
+          ],
+        ]}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,93 @@
+// @vitest-environment happy-dom
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { boatTrain } from '../../../tests/generated';
+import { change } from '../../../core/document/patch';
+import { solvedJob } from '../../../core/study/solved-job';
+import { useLayoutStore } from '../../store/layout-store';
+import { EveningPanel, clockWords } from './evening-panel';
+import { LinePlan } from './line-plan';
+import type { Layout } from '../../../core/document/layout';
+import type { Finding } from '../../../core/finding/finding';
+
+// What is judged and how far it is come from a worker, which there is none of here.
+vi.mock('../../bench/use-judged', () => ({
+  useJudged: (_: Layout, jobId: string) => ({
+    findings: jobId === 'boat-shed' ? [{ severity: 'mind', title: 'Too dim' } as Finding] : [],
+    begun: true,
+    stale: false,
+    failure: null,
+  }),
+}));
+vi.mock('../../workers/use-study', () => ({
+  useStudy: () => ({ answer: { 'boat-shed': 'in hand', 'quay-lamps': 'done' }, stale: false, failure: null }),
+}));
+
+const lit = ['quay-lamps', 'boat-shed'];
+const solved = (layout: Layout) => new Map(lit.map((id) => [id, solvedJob(layout, id)]));
+const now = (): Layout => useLayoutStore.getState().layout!;
+
+beforeEach(() => useLayoutStore.setState({ layout: boatTrain() }));
+afterEach(cleanup);
+
+describe('the line in plan', () => {
+  const drawn = (atMinutes: number | null, layout = now()) =>
+    render(
+      <MemoryRouter>
+        <LinePlan layout={layout} solved={solved(layout)} atMinutes={atMinutes} />
+      </MemoryRouter>,
+    );
+  test('each thing is one press from its bench, and says how far it is', () => {
+    drawn(null);
+    expect(screen.getByRole('link', { name: 'Boat shed, in hand' }).getAttribute('href')).toBe(
+      '/bench/boat-shed',
+    );
+    expect(screen.getByRole('link', { name: 'Quay lamps, done' })).toBeDefined();
+    expect(screen.getByRole('link', { name: 'Boat train, planned' }).getAttribute('href')).toMatch(
+      /^\/train\//,
+    );
+    expect(screen.getByText('Quay Street')).toBeDefined();
+  });
+  test('what needs attention is pinned to its place, and nothing where nothing does', () => {
+    drawn(null);
+    const pins = document.querySelectorAll('.pin');
+    expect(pins).toHaveLength(1);
+    expect(pins[0].closest('a')!.getAttribute('href')).toBe('/bench/boat-shed');
+    expect(within(pins[0] as HTMLElement).getByText('Too dim')).toBeDefined();
+  });
+  test('a thing glows while it is lit in the evening', () => {
+    const layout = change(now(), (draft) => {
+      draft.evening.lit = { 'quay-lamps': [{ fromMinutes: 60, toMinutes: 90 }] };
+    }).layout;
+    const glows = (at: number | null): number => {
+      drawn(at, layout);
+      const count = screen.getByRole('link', { name: /^Quay lamps/ }).querySelectorAll('.glow').length;
+      cleanup();
+      return count;
+    };
+    expect([glows(null), glows(0), glows(60), glows(90)]).toEqual([1, 0, 1, 0]);
+  });
+  test('what stands nowhere is named', () => {
+    drawn(null);
+    expect(screen.getByText(/On no board yet: .*Tug Dunlin/)).toBeDefined();
+  });
+});
+
+describe('the evening', () => {
+  test('times of day run over midnight', () => expect(clockWords(1430 + 20)).toBe('00:10'));
+  test('a job’s hours are changed by its handles, one step undone at once', () => {
+    render(<EveningPanel layout={now()} solved={solved(now())} atMinutes={0} onAt={() => undefined} />);
+    const [from] = screen.getAllByRole('slider', { name: 'Quay starter' });
+    fireEvent.keyDown(from, { key: 'ArrowRight', keyCode: 39 });
+    expect(now().evening.lit['quay-starter']).toEqual([
+      { fromMinutes: 5, toMinutes: now().evening.lastsMinutes },
+    ]);
+  });
+  test('each supply tells its most and its energy', () => {
+    render(<EveningPanel layout={now()} solved={solved(now())} atMinutes={0} onAt={() => undefined} />);
+    const table = screen.getByRole('table', { name: 'What each supply gives over the evening' });
+    expect(within(table).getByText(/mA at \d\d:\d\d, of /)).toBeDefined();
+    expect(within(table).getAllByText(/Wh$/).length).toBeGreaterThan(0);
+  });
+});
