@@ -9,6 +9,7 @@ const rooms = [
   'assembly',
   'study',
   'feed',
+  'overhead',
   'finding',
   'build',
 ];

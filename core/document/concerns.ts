@@ -26,8 +26,8 @@ export function concerns(before: Layout, after: Layout, jobId?: string): boolean
   if (before === after) return false;
   if (jobId === undefined)
     return differs({ ...before, name: '', evening: null }, { ...after, name: '', evening: null });
-  const own = ({ jobs, trains, name, boards, network, evening, ...rest }: Layout): unknown => {
-    void [trains, name, boards, network, evening];
+  const own = ({ jobs, trains, name, boards, network, rigs, evening, ...rest }: Layout): unknown => {
+    void [trains, name, boards, network, rigs, evening];
     return { ...rest, job: Object.hasOwn(jobs, jobId) ? jobs[jobId] : null };
   };
   return differs(own(before), own(after));

@@ -16,6 +16,7 @@ export function emptyLayout(name: string): Layout {
     lampSets: {},
     boards: {},
     network: { nodes: {}, runs: {} },
+    rigs: {},
     evening: usualEvening(),
     drawer: { resistors: {}, reservoirs: {}, sundries: {}, lamps: {}, tester: { ...USUAL_TESTER } },
   };

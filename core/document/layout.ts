@@ -11,6 +11,7 @@ import { drawerRecord } from './drawer-record';
 import { lampSetRecord } from './lamp-set-record';
 import { supplyRecord } from './supply-record';
 import { brokenInEvening, eveningRecord } from './evening-record';
+import { brokenInRig, rigRecord } from './rig-record';
 import { boardRecord, brokenInNetwork, networkRecord } from './network-record';
 import { trainRecord } from './train-record';
 import type { Say } from './job-record';
@@ -41,6 +42,8 @@ export const layoutRecord = z.looseObject({
   boards: z.record(z.string(), boardRecord),
   /** The power under them. */
   network: networkRecord,
+  /** What lights it from above. */
+  rigs: z.record(z.string(), rigRecord),
   /** When what is lit. */
   evening: eveningRecord,
 });
@@ -80,6 +83,12 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
     { ...layout, isLampType: (part) => isLampType(layout, part) },
     (path, reason) => void broken.push({ path: ['network', ...path], reason }),
   );
+  for (const [rigId, rig] of Object.entries(layout.rigs))
+    brokenInRig(
+      rig,
+      layout.boards,
+      (path, reason) => void broken.push({ path: ['rigs', rigId, ...path], reason }),
+    );
   brokenInEvening(
     layout.evening,
     layout.jobs,

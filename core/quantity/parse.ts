@@ -133,4 +133,7 @@ const exampleOf: Readonly<Record<UnitName, string>> = {
   second: '0.5 s or 20 ms',
   millimetre: '11.5 mm or 1/16 in',
   lux: '120 lx',
+  lumen: '400 lm',
+  kilogram: '1.5 kg',
+  hertz: '1 kHz',
 };

@@ -40,6 +40,9 @@ export const units = {
   },
   degree: { symbol: '°', spellings: ['degree', 'degrees', 'deg', '°'], what: 'an angle', writes: [0] },
   kelvin: { symbol: 'K', spellings: ['kelvin', 'k'], what: 'a colour temperature', writes: [0] },
+  lumen: { symbol: 'lm', spellings: ['lumen', 'lumens', 'lm'], what: 'a luminous flux', writes: [0] },
+  kilogram: { symbol: 'kg', spellings: ['kilogram', 'kilograms', 'kg'], what: 'a mass', writes: [0] },
+  hertz: { symbol: 'Hz', spellings: ['hertz', 'hz'], what: 'a frequency', writes: [0, 3] },
   lux: { symbol: 'lx', spellings: ['lux', 'lx'], what: 'an illuminance', writes: [0] },
 } as const satisfies Record<string, Unit>;
 

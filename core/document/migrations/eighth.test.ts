@@ -18,6 +18,7 @@ test('a layout of version 7 opens as it was, and is written as one of today', ()
     ...was,
     jobs: decodersToday(was.jobs),
     version: VERSION,
+    rigs: {},
     evening: usualEvening(),
     boards: {},
     network: { nodes: {}, runs: {} },

@@ -19,6 +19,7 @@ test('a layout of version 8 opens as it was, and is written as one of today', ()
     ...was,
     jobs: decodersToday(was.jobs),
     version: VERSION,
+    rigs: {},
     evening: usualEvening(),
     boards: {},
     network: { nodes: {}, runs: {} },

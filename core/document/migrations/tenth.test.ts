@@ -19,6 +19,7 @@ test('a layout of version 9 opens with its decoders as they were, and is written
   expect(read.layout).toEqual({
     ...was,
     version: VERSION,
+    rigs: {},
     evening: usualEvening(),
     jobs: decodersToday(was.jobs),
   });

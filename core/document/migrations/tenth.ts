@@ -13,8 +13,9 @@ const hasDecoder = (job: unknown): boolean =>
   isPlain(job) &&
   (isPlain(job.decoder) || (isPlain(job.variants) && JSON.stringify(job.variants).includes('"decoder"')));
 
-/** Version 10: decoders and boards of one's own, dim keys, effects that change with another key; the evening. */
+/** Version 10: decoders and boards of one's own, dim keys, effects that change with another key; the light above; the evening. */
 export const toTenth = (old: Plain): Plain => ({
+  rigs: {},
   evening: { beginsMinutes: 1140, lastsMinutes: 180, lit: {} },
   ...old,
   jobs: isPlain(old.jobs)

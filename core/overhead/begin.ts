@@ -1,0 +1,158 @@
+import { freeId } from '../document/usual-supply';
+import { change } from '../document/patch';
+import { wantedDaylights } from '../light/daylight';
+import { channels, overheadLamps, type OverheadLamp } from '../part/overhead-lamp';
+import { areaOf, laidMillimetres } from './geometry';
+import { rigLight } from './light';
+import { mountingOf } from './mounting';
+import { rigPower } from './power';
+import type { Layout } from '../document/layout';
+import type { RigRecord, RigRowRecord } from '../document/rig-record';
+
+/** The few questions a rig is begun with. */
+export interface RigWish {
+  readonly name: string;
+  /** Boards it hangs over; of the typed measures where there are none. */
+  readonly boards: readonly string[];
+  readonly widthMillimetres: number;
+  readonly depthMillimetres: number;
+  readonly heightMillimetres: number;
+  /** One of `wantedDaylights`. */
+  readonly wanted: string;
+}
+
+/** From row to row, and rows begin so far before the backscene (common practice, no source). */
+const APART = 100;
+const LEAST_ROWS = 2;
+const MOST_ROWS = 6;
+/** Strip in open channel may lie so much warmer than the air (common practice, no source). */
+const MOST_WARMER = 32;
+/** Places of the map while lamps are chosen. */
+const STEP = 40;
+const UNITS = [1, 1.5, 2, 3, 4, 5, 6.3, 8, 10, 12.5, 15, 20, 30];
+const PLUGS = [5, 7.5, 10, 15, 20, 30];
+const USED_SHARE = 0.8;
+
+/** A row of a lamp as it is sold, over the whole of a length. */
+export function rowOf(
+  lamp: OverheadLamp,
+  order: number,
+  place: Pick<RigRowRecord, 'lengthMillimetres' | 'depthMillimetres' | 'heightMillimetres'>,
+): RigRowRecord {
+  const { form, lumens, watts, volts, kelvin, duv, beamDegrees, cutMillimetres, copperOhms } = lamp;
+  const row: RigRowRecord = {
+    order,
+    name: `Row ${order}`,
+    form,
+    lumens,
+    watts,
+    volts,
+    kelvin,
+    duv,
+    beamDegrees,
+    cutMillimetres,
+    copperOhms,
+    pieceMillimetres: lamp.pieceMillimetres,
+    price: lamp.price,
+    fromMillimetres: 0,
+    tiltDegrees: 0,
+    channel: form === 'strip' ? 'open' : 'none',
+    level: 1,
+    on: true,
+    fed: 'one end',
+    converter: false,
+    ...place,
+  };
+  return { ...row, fromMillimetres: Math.max(0, (place.lengthMillimetres - laidMillimetres(row)) / 2) };
+}
+
+/** A rig with nothing in it yet, over its boards. */
+function bareRig(layout: Layout, wish: RigWish): RigRecord {
+  const daylight = wantedDaylights.find((d) => d.id === wish.wanted) ?? wantedDaylights[0];
+  return {
+    order: 1 + Math.max(0, ...Object.values(layout.rigs).map((r) => r.order)),
+    name: wish.name,
+    note: '',
+    boards: [...wish.boards],
+    widthMillimetres: wish.widthMillimetres,
+    depthMillimetres: wish.depthMillimetres,
+    moduleMillimetres: null,
+    backscene: { heightMillimetres: 300, reflectance: 0.5 },
+    fascia: { forwardMillimetres: 20, dropMillimetres: 60, reflectance: 0 },
+    room: { lux: 0, kelvin: 3000 },
+    eye: { heightMillimetres: 250, awayMillimetres: 500 },
+    wanted: { lux: daylight.lux, leastKelvin: daylight.leastKelvin, mostKelvin: daylight.mostKelvin },
+    supply: { volts: 24, amps: 2, wire: '24-0.2', wireMillimetres: 1000, plugAmps: 5 },
+    dimming: { kind: 'none' },
+    rows: {},
+  };
+}
+
+/**
+ * A rig that gives what is wanted: of the strips as they are sold, and of one to six rows, the cheapest
+ * whose mean on the boards reaches it, then the supply, the plugs and the fascia it needs.
+ */
+export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout; readonly rigId: string } {
+  const rigId = freeId(layout.rigs, 'rig');
+  const rig = bareRig(layout, wish);
+  const area = areaOf(layout, rig);
+  const kelvin = (rig.wanted.leastKelvin + rig.wanted.mostKelvin) / 2;
+  const strips = Object.values(overheadLamps)
+    .filter(
+      (l) => l.form === 'strip' && l.volts === 24 && l.watts * channels.open.kelvinPerWatt <= MOST_WARMER,
+    )
+    // Strips are sold in some whites: the figure is what is asked for.
+    .map((l) => ({ ...l, kelvin: Math.round(kelvin / 100) * 100 }));
+  const withRows = (lamp: OverheadLamp, count: number): RigRecord => {
+    const middle = area.depth * 0.55;
+    return {
+      ...rig,
+      rows: Object.fromEntries(
+        Array.from({ length: count }, (_, i): [string, RigRowRecord] => [
+          `row-${i + 1}`,
+          rowOf(lamp, i + 1, {
+            lengthMillimetres: area.width,
+            depthMillimetres: Math.max(
+              20,
+              Math.min(
+                area.depth,
+                Math.round(middle + (i - (count - 1) / 2) * Math.min(APART, area.depth / count)),
+              ),
+            ),
+            heightMillimetres: wish.heightMillimetres,
+          }),
+        ]),
+      ),
+    };
+  };
+  const [first] = strips;
+  const counts = Array.from({ length: MOST_ROWS - LEAST_ROWS + 1 }, (_, i) => i + LEAST_ROWS);
+  const choices = counts
+    .flatMap((count) => {
+      // Light goes with lumens: what one strip gives tells what the others do.
+      const { meanLux } = rigLight(layout, withRows(first, count), undefined, STEP);
+      return strips.map((lamp) => {
+        const made = withRows(lamp, count);
+        return {
+          made,
+          lux: (meanLux * lamp.lumens) / first.lumens,
+          price: mountingOf(layout, made).price,
+        };
+      });
+    })
+    .sort((a, b) => a.price - b.price);
+  const enough = choices.find((c) => c.lux >= rig.wanted.lux * 1.03);
+  const brightest = choices.reduce((best, c) => (c.lux > best.lux ? c : best));
+  const chosen = (enough ?? brightest).made;
+  const power = rigPower(layout, chosen);
+  for (const row of Object.values(chosen.rows))
+    if (power.rows.some((r) => r.leastShare < 0.9)) row.fed = 'both ends';
+  chosen.supply.amps = UNITS.find((a) => USED_SHARE * a >= power.supplyAmps) ?? UNITS[UNITS.length - 1];
+  chosen.supply.plugAmps = PLUGS.find((a) => a >= 1.25 * (power.plugAmps ?? 0)) ?? PLUGS[PLUGS.length - 1];
+  if (power.supplyAmps > power.wireBearsAmps)
+    chosen.supply.wire = power.supplyAmps > 6 ? '50-0.25' : '30-0.25';
+  const { hidingMillimetres } = rigLight(layout, chosen, undefined, STEP).sight;
+  if (chosen.fascia)
+    chosen.fascia.dropMillimetres = Math.max(40, Math.ceil((hidingMillimetres + 15) / 5) * 5);
+  return { layout: change(layout, (draft) => void (draft.rigs[rigId] = chosen)).layout, rigId };
+}
