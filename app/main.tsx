@@ -17,6 +17,10 @@ const TrainPage = lazy(async () => ({ default: (await import('./pages/train-page
 const AtBenchPage = lazy(async () => ({ default: (await import('./pages/at-bench-page')).AtBenchPage }));
 const SheetPage = lazy(async () => ({ default: (await import('./pages/sheet-page')).SheetPage }));
 const FeedsPage = lazy(async () => ({ default: (await import('./pages/feeds/feeds-page')).FeedsPage }));
+const OverheadPage = lazy(async () => ({
+  default: (await import('./pages/overhead/overhead-page')).OverheadPage,
+}));
+const RigSheet = lazy(async () => ({ default: (await import('./pages/overhead/rig-sheet')).RigSheet }));
 const FeedsSheet = lazy(async () => ({ default: (await import('./pages/feeds/feeds-sheet')).FeedsSheet }));
 const ShelfPage = lazy(async () => ({ default: (await import('./pages/shelf-page')).ShelfPage }));
 const HistoryPage = lazy(async () => ({ default: (await import('./pages/history-page')).HistoryPage }));
@@ -37,6 +41,8 @@ createRoot(document.getElementById('root')!).render(
               <Route path="train/:trainId" element={<TrainPage />} />
               <Route path="feeds" element={<FeedsPage />} />
               <Route path="feeds/sheet" element={<FeedsSheet />} />
+              <Route path="overhead/:rigId?" element={<OverheadPage />} />
+              <Route path="overhead/:rigId/sheet" element={<RigSheet />} />
               <Route path="shelf" element={<ShelfPage />} />
               <Route path="shelf/history" element={<HistoryPage />} />
               <Route path="*" element={<NotFound />} />

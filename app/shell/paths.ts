@@ -18,6 +18,9 @@ export const atBenchPath = (jobId: string): string => `/at-bench/${marked(jobId)
 /** The sheet for the bench of a job. */
 export const sheetPath = (jobId: string): string => `/sheet/${marked(jobId)}`;
 
+/** A rig above the layout; `new` begins one. */
+export const rigPath = (rigId: string): string => `/overhead/${marked(rigId)}`;
+
 export const trainPath = (trainId: string): string => `/train/${marked(trainId)}`;
 
 /** Where something new is begun: what it is, or the few questions of a kind. */

@@ -32,6 +32,16 @@ export function FeedsIcon() {
   );
 }
 
+/** The light above the layout: a bar with lamps, their light on the boards. */
+export function OverheadIcon() {
+  return (
+    <svg viewBox="0 0 28 28" aria-hidden="true">
+      <path d="M3 5h22M8 5v3M20 5v3M3 24h22" />
+      <path d="M8 8l-4 12M8 8l4 12M20 8l-4 12M20 8l4 12" />
+    </svg>
+  );
+}
+
 /** Parts that are owned: a chest of small drawers. */
 export function DrawerIcon() {
   return (

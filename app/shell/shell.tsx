@@ -10,7 +10,7 @@ import { ErrorBoundary } from './error-boundary';
 import { FileMenu } from './file-menu';
 import { Notices } from './notices';
 import { watchPresses } from './last-pressed';
-import { BenchIcon, DrawerIcon, FeedsIcon, LineIcon, ShelfIcon } from './section-icons';
+import { BenchIcon, DrawerIcon, FeedsIcon, LineIcon, OverheadIcon, ShelfIcon } from './section-icons';
 import { useDrop, useImport } from './use-import';
 import { timeOf } from './when';
 import { benchPath, idOf, newPath } from './paths';
@@ -93,6 +93,10 @@ export function Shell() {
         <NavLink to="/feeds">
           <FeedsIcon />
           Feeds
+        </NavLink>
+        <NavLink to="/overhead">
+          <OverheadIcon />
+          Overhead
         </NavLink>
         <NavLink to="/drawer">
           <DrawerIcon />

@@ -29,6 +29,7 @@ import type { ShortestProof } from '../../core/study/shortest-proof';
 import type { State } from '../../core/supply/state';
 import type { CarMatch } from '../../core/study/train';
 import type { PlannedWires } from '../../core/finding/feed/plan-wires';
+import type { RigStudy } from '../../core/overhead/study';
 import type { HowFar } from '../../core/build/how-far';
 import type { FeedFigures } from '../../core/feed/reading';
 import type { TrainInrush } from '../../core/study/train-inrush';
@@ -37,6 +38,9 @@ import type { TrainInrush } from '../../core/study/train-inrush';
 export interface OfJob {
   readonly jobId: string;
   readonly supplyId?: string;
+}
+interface OfRig {
+  readonly rigId: string;
 }
 export interface OfTrain {
   readonly trainId: string;
@@ -164,6 +168,13 @@ export const questions = {
         energy: reading.energy,
       }
     );
+  },
+  /** A rig above the layout: its light, and what it takes. */
+  async rig(layout: Layout, { rigId }: OfRig): Promise<RigStudy> {
+    return (await import('../../core/overhead/study')).rigStudy(layout, rigId);
+  },
+  async judgeRig(layout: Layout, { rigId }: OfRig): Promise<Finding[]> {
+    return (await import('../../core/finding/overhead')).judgeRig(layout, rigId);
   },
   async judgeFeeds(layout: Layout): Promise<Finding[]> {
     const { judgeNetwork } = await import('../../core/finding/feed/judge-network');

@@ -109,6 +109,8 @@ export interface PaintShift {
   readonly difference: number;
   /** "4 bluer", "3 redder": what changes most, and by how much; "the same" below one. */
   readonly words: string;
+  /** The same once the eye is used to the second light: each against its own white. */
+  readonly usedWords: string;
 }
 
 /** Below this a change of colour is not told. */
@@ -130,7 +132,7 @@ function shiftWords(before: Lab, after: Lab): string {
 export function paintShifts(before: Chromaticity, after: Chromaticity): PaintShift[] {
   const [one, two] = [ledSpectrum(before), ledSpectrum(after)];
   if (!one || !two) return [];
-  const white = seen(one, null);
+  const [white, ownWhite] = [one, two].map((light) => seen(light, null));
   return (Object.keys(paints) as PaintName[]).map((paint) => {
     const { reflects } = paints[paint];
     const [was, is] = [one, two].map((light) => labOf(seen(light, reflects), white));
@@ -140,6 +142,7 @@ export function paintShifts(before: Chromaticity, after: Chromaticity): PaintShi
       after: is,
       difference: Math.hypot(is.l - was.l, is.a - was.a, is.b - was.b),
       words: shiftWords(was, is),
+      usedWords: shiftWords(was, labOf(seen(two, reflects), ownWhite)),
     };
   });
 }

@@ -52,6 +52,7 @@ describe('axe finds nothing serious', () => {
     '/bench/compartment-coach',
     '/bench/compartment-coach/try',
     '/feeds',
+    '/overhead',
     '/bench/carousel/timeline',
     '/new/scene',
     '/bench/open-saloon/fit',
@@ -83,7 +84,7 @@ describe('axe finds nothing serious', () => {
       await expect.poll(() => page.locator('.stale, [aria-busy="true"]').count()).toBe(0);
     }
     if (path === '/') await page.getByText('1 to stop for').waitFor();
-    if (path === '/feeds') await page.locator('.finding').first().waitFor();
+    if (path === '/feeds' || path === '/overhead') await page.locator('.finding').first().waitFor();
     expect(await serious(page)).toEqual([]);
   });
 });
@@ -161,6 +162,7 @@ test('nothing essential scrolls sideways at 1280, 1024 and 800 pixels', async ()
     '/train/boat-train',
     '/drawer',
     '/feeds',
+    '/overhead',
     '/bench/compartment-coach',
     '/bench/compartment-coach/lamps',
     '/bench/open-saloon/fit',

@@ -38,7 +38,12 @@ export function BoardFields({ id, board }: { readonly id: string; readonly board
       </div>
       <Button
         icon={<DeleteOutlined />}
-        onClick={() => edit(`${board.name} taken away`, (draft) => Reflect.deleteProperty(draft.boards, id))}
+        onClick={() =>
+          edit(`${board.name} taken away`, (draft) => {
+            Reflect.deleteProperty(draft.boards, id);
+            for (const rig of Object.values(draft.rigs)) rig.boards = rig.boards.filter((b) => b !== id);
+          })
+        }
       >
         Take the board away
       </Button>

@@ -1,0 +1,60 @@
+import { formatQuantity } from '../../../core/quantity/format';
+import { eyeSteps, type RigLight } from '../../../core/overhead/light';
+import type { Layout } from '../../../core/document/layout';
+import type { RigRecord } from '../../../core/document/rig-record';
+
+interface LightFiguresProps {
+  readonly layout: Layout;
+  readonly rig: RigRecord;
+  readonly light: RigLight;
+}
+
+const lux = (figure: number): string => formatQuantity(figure, 'lux', { significant: 3 });
+
+/** The light in a few figures. */
+export function LightFigures({ rig, light }: LightFiguresProps) {
+  const steps = Math.round(eyeSteps(light.meanLux, rig.wanted.lux));
+  const [worst] = [...light.joints].sort((a, b) => a.lux / a.besideLux - b.lux / b.besideLux);
+  const figures: readonly (readonly [string, string, string])[] = [
+    [
+      'Mean',
+      lux(light.meanLux),
+      `${lux(rig.wanted.lux)} wanted, ${steps === 0 ? 'met' : `${Math.abs(steps)} steps ${steps < 0 ? 'darker' : 'brighter'}`}`,
+    ],
+    ['Least', lux(light.leastLux), `${Math.round((100 * light.leastLux) / light.meanLux)} % of the mean`],
+    ['Front edge', lux(light.frontLux), ''],
+    ...(worst
+      ? ([
+          ['At joints', lux(worst.lux), `${Math.round((100 * worst.lux) / worst.besideLux)} % of beside`],
+        ] as const)
+      : []),
+    ...(light.backsceneLux === null
+      ? []
+      : ([['Backscene', lux(light.backsceneLux), 'as it stands']] as const)),
+    [
+      'White',
+      `${Math.round(light.white.kelvin / 10) * 10} K`,
+      `Duv ${light.white.duv >= 0 ? '+' : '−'}${Math.abs(light.white.duv).toFixed(4)}`,
+    ],
+    ...(light.shadow
+      ? ([
+          ['Shadows', light.shadow.words, `edge of ${light.shadow.penumbraMillimetres.toFixed(1)} mm`],
+        ] as const)
+      : []),
+    ...(rig.room.lux > 0
+      ? ([['The room’s own', lux(rig.room.lux), `${Math.round(100 * light.roomShare)} % of all`]] as const)
+      : []),
+  ];
+  return (
+    <dl className="rig-figures" aria-label="The light in figures">
+      {figures.map(([name, figure, says]) => (
+        <div key={name}>
+          <dt>{name}</dt>
+          <dd>
+            {figure} <small>{says}</small>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

@@ -1,0 +1,146 @@
+// @vitest-environment happy-dom
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { boatTrain } from '../../../tests/generated';
+import { rigStudy } from '../../../core/overhead/study';
+import { useLayoutStore } from '../../store/layout-store';
+import { BoardFields } from '../feeds/board-fields';
+import { ColourFigures } from './colour-figures';
+import { CompareLights } from './compare-lights';
+import { LightFigures } from './light-figures';
+import { MountingList } from './mounting-list';
+import { NewRig } from './new-rig';
+import { PowerFigures } from './power-figures';
+import { RigFields } from './rig-fields';
+import { levels, RigMap } from './rig-map';
+import { RigSection } from './rig-section';
+import { RowFields } from './row-fields';
+import type { Layout } from '../../../core/document/layout';
+import type { RigRecord } from '../../../core/document/rig-record';
+
+const now = (): Layout => useLayoutStore.getState().layout!;
+const rigId = 'rig';
+const rig = (): RigRecord => now().rigs[rigId];
+const study = () => rigStudy(now(), rigId, 40);
+/** Types into a field and commits it. */
+function type(label: string, text: string): void {
+  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+  fireEvent.keyDown(screen.getByLabelText(label), { key: 'Enter' });
+}
+
+beforeEach(() => useLayoutStore.setState({ layout: boatTrain() }));
+afterEach(cleanup);
+
+describe('pictures of a rig', () => {
+  test('the map has its boards, rows and contour lines in round figures', () => {
+    const chosen: string[] = [];
+    render(<RigMap rig={rig()} light={study().light} chosen={null} onChoose={(id) => chosen.push(id)} />);
+    expect(screen.getByRole('group', { name: /^Light over the boards: \d+ to \d+ lux$/ })).toBeDefined();
+    expect(screen.getByText('Quay')).toBeDefined();
+    expect(document.querySelectorAll('.rig-band').length).toBeGreaterThan(3);
+    fireEvent.click(screen.getByRole('button', { name: 'Row 2' }));
+    expect(chosen).toEqual(['row-2']);
+  });
+  test('contour lines are round and within', () => {
+    expect(levels(321, 790)).toEqual([400, 500, 600, 700]);
+    expect(levels(5, 5)).toEqual([]);
+  });
+  test('from the side a lamp that is seen has its sight marked', () => {
+    useLayoutStore.getState().edit('No fascia', (draft) => void (draft.rigs[rigId].fascia = null));
+    render(<RigSection rig={rig()} light={study().light} chosen={null} onChoose={() => undefined} />);
+    expect(document.querySelectorAll('.rig-sight.seen')).toHaveLength(3);
+  });
+});
+
+describe('figures of a rig', () => {
+  test('light against what is wanted', () => {
+    render(<LightFigures layout={now()} rig={rig()} light={study().light} />);
+    expect(screen.getByText(/1000 lx wanted, \d+ steps darker/)).toBeDefined();
+    expect(screen.getByText('Backscene')).toBeDefined();
+  });
+  test('colour of the mix, and what another light does to greens', () => {
+    render(<ColourFigures layout={now()} rig={rig()} light={study().light} />);
+    const paints = screen.getByRole('table', { name: 'How paints change' });
+    expect(within(paints).getByText('Grass green')).toBeDefined();
+    expect(within(paints).getAllByText(/^\d+ bluer$/).length).toBeGreaterThan(3);
+    type('The other light', '6500 K');
+    expect(within(screen.getByRole('table', { name: 'How paints change' })).queryAllByText(/bluer/)).toEqual(
+      [],
+    );
+  });
+  test('power row by row, and a converter with both currents', () => {
+    useLayoutStore.getState().edit('On', (draft) => void (draft.rigs[rigId].rows.old.on = true));
+    render(<PowerFigures rig={rig()} power={study().power} />);
+    expect(screen.getByRole('table', { name: 'Step-down converters' })).toBeDefined();
+    expect(screen.getByText(/A fuse of/)).toBeDefined();
+  });
+  test('bands in a photograph change with the shutter', () => {
+    useLayoutStore.getState().edit('Pulses', (draft) => {
+      draft.rigs[rigId].dimming = { kind: 'pulse-width', hertz: 400 };
+      draft.rigs[rigId].rows['row-1'].level = 0.5;
+    });
+    render(<PowerFigures rig={rig()} power={study().power} />);
+    expect(screen.getByText(/Bands in the picture: \d+\.\d %/)).toBeDefined();
+    expect(screen.getByText(/low risk up to 32 %/)).toBeDefined();
+  });
+  test('what to buy and to saw', () => {
+    render(<MountingList layout={now()} rigId={rigId} />);
+    expect(screen.getByText('Row 1: strip')).toBeDefined();
+    expect(screen.getByText(/eye protection/)).toBeDefined();
+  });
+});
+
+describe('fields of a rig', () => {
+  test('a row is changed, one more is put after it, and one is taken away', () => {
+    const chosen: (string | null)[] = [];
+    render(<RowFields layout={now()} rigId={rigId} chosen="row-1" onChoose={(id) => chosen.push(id)} />);
+    type('Wanted length', '1750 mm');
+    expect(rig().rows['row-1'].lengthMillimetres).toBe(1750);
+    fireEvent.click(screen.getByRole('button', { name: /Another row/ }));
+    expect(Object.keys(rig().rows)).toHaveLength(5);
+    fireEvent.click(screen.getByRole('button', { name: /Take the row away/ }));
+    expect(rig().rows['row-1']).toBeUndefined();
+    expect(chosen.at(-1)).toBeNull();
+  });
+  test('nonsense is refused beside its field', () => {
+    render(
+      <MemoryRouter>
+        <RigFields layout={now()} rigId={rigId} />
+      </MemoryRouter>,
+    );
+    type('Wanted on the boards', 'bright');
+    expect(screen.getByRole('alert').textContent).toMatch(/bright/);
+    expect(rig().wanted.lux).toBe(1000);
+  });
+  test('a board that is taken away is under no rig any more', () => {
+    render(<BoardFields id="slip" board={now().boards.slip} />);
+    fireEvent.click(screen.getByRole('button', { name: /Take the board away/ }));
+    expect(now().boards.slip).toBeUndefined();
+    expect(rig().boards).toEqual(['quay']);
+  });
+});
+
+describe('a rig begun, compared and checked', () => {
+  test('two boards and daylight: one press, and it has rows, a supply and a list', () => {
+    const before = Object.keys(now().rigs).length;
+    render(
+      <MemoryRouter>
+        <NewRig layout={now()} />
+      </MemoryRouter>,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Light it' }));
+    expect(Object.keys(now().rigs)).toHaveLength(before + 1);
+    const made = Object.values(now().rigs).at(-1)!;
+    expect(Object.keys(made.rows).length).toBeGreaterThan(1);
+    expect(made.boards).toHaveLength(2);
+  });
+  test('the old rig’s light is told against this one’s; what was measured is taken', () => {
+    render(<CompareLights layout={now()} rigId={rigId} light={study().light} />);
+    expect(screen.getByText(/It gives \d+ lx, this one \d+ lx/)).toBeDefined();
+    type('takes, at 24 V', '0.16 A');
+    expect(screen.getByText(/It takes 3.84 W a metre, 80 %/)).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Take what was measured' }));
+    expect(rig().rows['row-1'].watts).toBeCloseTo(3.84, 6);
+  });
+});

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { formatQuantity } from '../../../core/quantity/format';
+import { bandingPercent, type RigPower } from '../../../core/overhead/power';
+import { litRows } from '../../../core/overhead/geometry';
+import { FigureTable } from '../../fields/figure-table';
+import { SelectField } from '../../fields/select-field';
+import type { RigRecord } from '../../../core/document/rig-record';
+
+const shutters = [30, 60, 125, 250, 500, 1000];
+const share = (of: number): string => `${Math.round(100 * of)} %`;
+
+/** What a rig takes, row by row, and what its copper leaves of the light. */
+export function PowerFigures({ rig, power }: { readonly rig: RigRecord; readonly power: RigPower | null }) {
+  const [shutter, setShutter] = useState(125);
+  if (!power)
+    return (
+      <p className="field-refusal">A row has no answer along its copper: look at its volts and length.</p>
+    );
+  const least = Math.min(1, ...litRows(rig).map((r) => r.level));
+  return (
+    <div>
+      <p>
+        <b>{formatQuantity(power.supplyAmps, 'amp')}</b> of {formatQuantity(power.limitAmps, 'amp')} at{' '}
+        {formatQuantity(rig.supply.volts, 'volt')}, {formatQuantity(power.watts, 'watt')}, everything at full.
+        {power.fuseAmps !== null &&
+          ` A fuse of ${formatQuantity(power.fuseAmps, 'amp')} ${rig.moduleMillimetres === null ? 'in its plus' : 'for each module'}.`}
+        {power.plugAmps !== null && ` Through the first plug ${formatQuantity(power.plugAmps, 'amp')}.`}
+      </p>
+      <FigureTable
+        label="What each row takes"
+        rows={power.rows}
+        rowKey={(r) => r.rowId}
+        mark={(r) => (r.leastShare < 0.85 ? 'lacks' : '')}
+        columns={[
+          ['Row', (r) => rig.rows[r.rowId].name],
+          ['Lit', (r) => `${r.metres.toFixed(2)} m`],
+          ['Takes', (r) => `${formatQuantity(r.amps, 'amp')}, ${formatQuantity(r.watts, 'watt')}`],
+          ['Of its light', (r) => share(r.meanShare)],
+          ['Far end', (r) => share(r.leastShare)],
+          ['Warmer by', (r) => `${Math.round(r.warmerKelvin)} K`],
+        ]}
+      />
+      {power.converters.length > 0 && (
+        <FigureTable
+          label="Step-down converters"
+          rows={power.converters}
+          rowKey={(c) => String(c.volts)}
+          columns={[
+            ['Converter to', (c) => formatQuantity(c.volts, 'volt')],
+            [
+              'Takes',
+              (c) => `${formatQuantity(c.inAmps, 'amp')} at ${formatQuantity(rig.supply.volts, 'volt')}`,
+            ],
+            ['Gives', (c) => `${formatQuantity(c.outAmps, 'amp')} at ${formatQuantity(c.volts, 'volt')}`],
+            ['Heat', (c) => formatQuantity(c.lostWatts, 'watt')],
+          ]}
+        />
+      )}
+      {power.pulsed && (
+        <>
+          <p>
+            Dimmed by {formatQuantity(power.pulsed.hertz, 'hertz')}: {power.pulsed.percent} % modulation, low
+            risk{' '}
+            {Number.isFinite(power.pulsed.lowRiskPercent)
+              ? `up to ${Math.round(power.pulsed.lowRiskPercent)} %`
+              : 'at any'}{' '}
+            (IEEE 1789).
+          </p>
+          <div className="rig-beside">
+            <SelectField<number>
+              label="Photographed at"
+              value={shutter}
+              options={shutters.map((s) => ({ value: s, label: `1/${s} s` }))}
+              onChange={setShutter}
+            />
+          </div>
+          <p>
+            Bands in the picture: {bandingPercent(power.pulsed.hertz, least, 1 / shutter).toFixed(1)} %
+            between dark and light.
+          </p>
+        </>
+      )}
+    </div>
+  );
+}
