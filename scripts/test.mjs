@@ -20,6 +20,10 @@ async function inTurn(checks) {
 await Promise.all([
   inTurn([
     ['types', 'tsc', ['--noEmit']],
+    ['prettier', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ]),
+  inTurn([
+    ['eslint', 'eslint', ['.']],
     ['types of core alone, without screen or machine', 'tsc', ['-p', 'tsconfig.core.json']],
     [
       'rooms import only from above',
@@ -29,10 +33,6 @@ await Promise.all([
         ...['--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
       ],
     ],
-  ]),
-  inTurn([
-    ['eslint', 'eslint', ['.']],
-    ['prettier', 'prettier', ['--check', '--log-level', 'warn', '.']],
   ]),
 ]);
 buildIfStale();
@@ -48,7 +48,7 @@ if (!chromium) {
 const report = join(root, '.cache', 'tests.json');
 mkdirSync(join(root, '.cache'), { recursive: true });
 rmSync(report, { force: true });
-const projects = ['unit', 'fuzz', 'reference', ...(chromium ? ['e2e'] : [])].flatMap((p) => ['--project', p]);
+const projects = ['unit', 'app', 'fuzz', 'reference', ...(chromium ? ['e2e'] : [])].flatMap((p) => ['--project', p]);
 const status = runTool(
   'vitest',
   ['run', ...projects, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],

@@ -91,7 +91,7 @@ function answer(job: string, layout: Layout, id: string): Answer {
 }
 
 /** Generated jobs of each kind. */
-const EACH = 200;
+const EACH = 100;
 
 /** The answers for every job of the demo and for generated jobs of every kind, the same ones each time. */
 export function answersNow(): Answer[] {

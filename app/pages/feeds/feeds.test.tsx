@@ -150,7 +150,9 @@ describe('the fields of what is chosen', () => {
 
 describe('what is put on the plan', () => {
   test('a row of boards from three numbers, and a bus along them', () => {
-    useLayoutStore.setState({ layout: { ...boatTrain(), boards: {}, network: { nodes: {}, runs: {} } } });
+    useLayoutStore.setState({
+      layout: { ...boatTrain(), rigs: {}, boards: {}, network: { nodes: {}, runs: {} } },
+    });
     const { rerender } = render(<AddThings layout={now()} onChoose={() => undefined} />);
     type('Boards', '3');
     fireEvent.click(screen.getByRole('button', { name: 'Lay the row' }));
