@@ -3,6 +3,7 @@ import { readLayout } from '../core/document/file';
 import { timeEdits } from './edit';
 import { timeFeeds } from './feeds';
 import { timeFirstJudgement } from './first';
+import { timeOverhead } from './overhead';
 import { timeTrain } from './train';
 import { timeVehicle } from './vehicle';
 import type { Layout } from '../core/document/layout';
@@ -14,6 +15,7 @@ const parts: Readonly<Record<string, (layout: Layout) => void>> = {
   train: timeTrain,
   vehicle: timeVehicle,
   feeds: timeFeeds,
+  overhead: timeOverhead,
 };
 
 // `node main.mjs PART LAYOUT`

@@ -79,7 +79,7 @@ for (const [name, deck] of Object.entries(decks)) {
   console.log(`  reference, native   ${said(nativeTime)} ${ratio(nativeTime, ours)}\n`);
 }
 const quay = join(root, 'demo', 'brackwater-quay.hazel.json');
-for (const part of ['first', 'edit', 'train', 'vehicle', 'feeds']) {
+for (const part of ['first', 'edit', 'train', 'vehicle', 'feeds', 'overhead']) {
   const words = [join(root, 'dist', 'bench', 'main.mjs'), part, quay];
   const timed = spawnSync(process.execPath, words, { encoding: 'utf8' });
   console.log(timed.status === 0 ? timed.stdout : timed.stderr);

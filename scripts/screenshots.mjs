@@ -17,7 +17,13 @@ mkdirSync(folder, { recursive: true });
 const browser = await openChromium(executablePath);
 const judged = (page) => page.locator('.findings[aria-busy="false"]').waitFor();
 const views = {
-  line: ['/', (page) => page.getByText('Reservoir: rated too low').waitFor()],
+  line: [
+    '/',
+    async (page) => {
+      await page.getByText('Reservoir: rated too low').waitFor();
+      await page.locator('.line-plan .pin').first().waitFor();
+    },
+  ],
   signal: [
     '/bench/quay-starter/aspects',
     async (page) => {
@@ -59,6 +65,13 @@ const views = {
       await page.locator('.feeds-loads li').first().waitFor();
     },
   ],
+  overhead: [
+    '/overhead',
+    async (page) => {
+      await page.locator('.finding').first().waitFor();
+      await page.locator('.rig-band').first().waitFor();
+    },
+  ],
   lamps: [
     '/bench/quay-lamps/brief',
     async (page) => {
@@ -72,14 +85,6 @@ const views = {
       await judged(page);
       await page.locator('.pictures').getByText('Trimmers', { exact: true }).click();
       await page.locator('.line-chart .curve').first().waitFor();
-    },
-  ],
-  canopy: [
-    '/bench/ferry-canopy',
-    async (page) => {
-      await judged(page);
-      await page.locator('.pictures').getByText('Ways', { exact: true }).click();
-      await page.getByRole('row', { name: /Terminal strip/ }).waitFor();
     },
   ],
   train: ['/train/boat-train', judged],

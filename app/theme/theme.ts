@@ -1,6 +1,9 @@
 import type { ThemeConfig } from 'antd';
 import { palette } from './palette';
 
+/** Whoever asks their system for less motion gets none from the library either. */
+const motion = !(typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches);
+
 /** Ant Design in the house's colours and type. */
 export const theme: ThemeConfig = {
   token: {
@@ -22,6 +25,7 @@ export const theme: ThemeConfig = {
     borderRadius: 6,
     controlHeight: 38,
     wireframe: false,
+    motion,
   },
   components: {
     Button: { fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none' },
@@ -57,6 +61,7 @@ export const night: ThemeConfig = {
     colorBorder: '#55675e',
     colorTextLightSolid: '#14100a',
     controlHeight: 34,
+    motion,
   },
   components: {
     Segmented: {

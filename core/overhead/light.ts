@@ -57,11 +57,13 @@ export interface Sight {
 
 const UPWARD: Normal = [0, 0, 1];
 /** Pieces of a strip that is dimmer far out. */
-const PARTS = 6;
-const UNEVEN = 0.985;
+const PARTS = 4;
+const UNEVEN = 0.96;
 /** Places of the grid on which light that is thrown back is found; between them it is drawn straight. */
 const COARSE = { along: 21, deep: 10 } as const;
+/** The map is as fine as this, of long boards as so many columns. */
 const DECK = 10;
+const MOST_COLUMNS = 200;
 
 /** A source of a rig, lines and spots alike, with the chromaticity of its row. */
 interface Source {
@@ -204,19 +206,20 @@ const bouncedOf = (surface: Standing, sources: readonly Source[]): Bounced => {
 /**
  * The light of a rig over its boards: each row by its closed form, what backscene and fascia throw back
  * once, and the room's own. Colours mix as tristimulus values (CIE 15).
- * @param stepMillimetres of the map
+ * @param stepMillimetres of the map; what a screen shows where it is left out
  */
 export function rigLight(
   layout: Pick<Layout, 'boards'>,
   rig: RigRecord,
   runs: ReadonlyMap<string, readonly PieceRun[]> = new Map(),
-  stepMillimetres = DECK,
+  stepMillimetres?: number,
 ): RigLight {
   const area = areaOf(layout, rig);
+  const step = stepMillimetres ?? Math.max(DECK, area.width / MOST_COLUMNS);
   const sources = sourcesOf(rig, area, runs);
   const surfaces = standingOf(rig, area).map((s) => bouncedOf(s, sources));
-  const columns = Math.max(2, Math.round(area.width / stepMillimetres));
-  const rows = Math.max(2, Math.round(area.depth / stepMillimetres));
+  const columns = Math.max(2, Math.round(area.width / step));
+  const rows = Math.max(2, Math.round(area.depth / step));
   const xs = Array.from({ length: columns }, (_, i) => ((i + 0.5) * area.width) / columns);
   const ys = Array.from({ length: rows }, (_, i) => ((i + 0.5) * area.depth) / rows);
   const on = new Uint8Array(columns * rows);

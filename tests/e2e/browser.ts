@@ -77,7 +77,12 @@ export async function serve(): Promise<{ base: string; elsewhere: string | null;
 
 /** A page in a browser profile of its own, with what went wrong in it and what it asked for. */
 export async function visit(browser: Browser, address: string, size = { width: 1280, height: 800 }) {
-  const context = await browser.newContext({ viewport: size, acceptDownloads: true });
+  // Parts that slide and fade are waited for by every press: what is shown is the same without.
+  const context = await browser.newContext({
+    viewport: size,
+    acceptDownloads: true,
+    reducedMotion: 'reduce',
+  });
   const page = await context.newPage();
   page.setDefaultTimeout(60_000);
   const troubles: string[] = [];

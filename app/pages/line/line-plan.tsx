@@ -210,8 +210,12 @@ function Pin({ layout, jobId, x }: { readonly layout: Layout; readonly jobId: st
   if (stale || grave.length === 0) return null;
   const stop = grave.some((f) => f.severity === 'stop');
   return (
-    <g transform={`translate(${x} -9)`} className={stop ? 'pin stop' : 'pin mind'}>
-      <title>{grave[0].title}</title>
+    <g
+      transform={`translate(${x} -9)`}
+      className={stop ? 'pin stop' : 'pin mind'}
+      role="img"
+      aria-label={grave[0].title}
+    >
       <path d="M0 6C-5 0-6-3-6-6a6 6 0 0 1 12 0c0 3-1 6-6 12Z" />
       <text y={-3} textAnchor="middle">
         {grave.length}
