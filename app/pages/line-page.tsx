@@ -8,8 +8,6 @@ import { inOrder } from '../../core/document/in-order';
 import { trainStudy, type TrainStudy } from '../../core/study/train';
 import { formatQuantity } from '../../core/quantity/format';
 import { supplyKind } from '../../core/supply';
-import { Dusk } from '../drawings/dusk';
-import { CheckField } from '../fields/check-field';
 import { kindNames, kindRows } from '../kinds';
 import { useLineFaces } from '../kinds/use-fetched';
 import { newPath, trainPath } from '../shell/paths';
@@ -24,6 +22,7 @@ import type { SolvedJob } from '../../core/study/solved-job';
 import './line.css';
 
 type LineView = 'plan' | 'row';
+const Dusk = lazy(async () => ({ default: (await import('../drawings/dusk')).Dusk }));
 const LinePlan = lazy(async () => ({ default: (await import('./line/line-plan')).LinePlan }));
 const EveningPanel = lazy(async () => ({ default: (await import('./line/evening-panel')).EveningPanel }));
 
@@ -71,7 +70,11 @@ export function LinePage() {
             value={view}
             onChange={setView}
           />
-          {view === 'plan' && <CheckField label="The evening" checked={isEvening} onChange={setIsEvening} />}
+          {view === 'plan' && (
+            <Button aria-pressed={isEvening} onClick={() => setIsEvening(!isEvening)}>
+              The evening
+            </Button>
+          )}
           <SupplyBars layout={layout} jobs={known} />
         </div>
       )}
@@ -83,7 +86,9 @@ export function LinePage() {
           )}
         </Suspense>
       ) : faces ? (
-        <Dusk layout={layout} jobs={known} trains={trains} faces={faces} />
+        <Suspense fallback={<div className="dusk" />}>
+          <Dusk layout={layout} jobs={known} trains={trains} faces={faces} />
+        </Suspense>
       ) : (
         <div className="dusk" />
       )}

@@ -154,6 +154,10 @@ export const questions = {
   },
   /** How far the building of each job is. */
   async howFar(layout: Layout): Promise<Record<string, HowFar>> {
+    const ids = Object.keys(layout.jobs);
+    const begun = ids.some((id) => Object.values(layout.jobs[id].progress.tasks).some((t) => t.done));
+    // Where nothing is ticked the order of work need not be fetched.
+    if (!begun) return Object.fromEntries(ids.map((id) => [id, 'planned']));
     return (await import('../../core/build/how-far')).howFar(layout);
   },
   /** The power under the boards, solved; null where it has no answer. */

@@ -1,4 +1,3 @@
-import { Slider } from 'antd';
 import { useState, type CSSProperties } from 'react';
 import { Link } from 'react-router';
 import { inOrder } from '../../../core/document/in-order';
@@ -48,21 +47,22 @@ export function LinePlan({ layout, solved, atMinutes }: LinePlanProps) {
       style={{ '--dark': dark } as CSSProperties}
       aria-label="The layout in plan"
     >
-      <label className="line-hour">
+      <div className="line-hour">
         <span id="line-hour">Light outside</span>
-        <Slider
-          ariaLabelledByForHandle="line-hour"
-          ariaValueTextFormatterForHandle={(v) => hourWords(v ?? 0)}
+        {/* Not the library's slider: it would be a twentieth of what this page loads first. */}
+        <input
+          type="range"
+          aria-labelledby="line-hour"
+          aria-valuetext={hourWords(hour)}
           min={0}
           max={1}
           step={0.05}
           value={hour}
-          tooltip={{ open: false }}
-          onChange={setHour}
+          onChange={(e) => setHour(Number(e.target.value))}
         />
         <output>{hourWords(hour)}</output>
         <small>Dashed: planned. Plain: in hand. Green: done.</small>
-      </label>
+      </div>
       <svg
         ref={element}
         style={{ height: view.height }}
@@ -160,7 +160,7 @@ function Standing(props: StandingProps) {
       : 'planned';
   const wide = onRails ? 9 + 5 * jobIds.length : 9;
   return (
-    <Link to={to} className={`standing ${state.replace(' ', '-')}`} aria-label={`${name}, ${state}`}>
+    <Link to={to} className={`standing ${state.replace(' ', '-')}`} aria-description={state}>
       <g transform={`translate(${at.x} ${at.y})`}>
         <rect className="touch" x={-CLOSE / 2} y={-CLOSE / 2} width={CLOSE} height={CLOSE} />
         {glows.map((g, i) => (
@@ -217,7 +217,7 @@ function Pin({ layout, jobId, x }: { readonly layout: Layout; readonly jobId: st
       aria-label={grave[0].title}
     >
       <path d="M0 6C-5 0-6-3-6-6a6 6 0 0 1 12 0c0 3-1 6-6 12Z" />
-      <text y={-3} textAnchor="middle">
+      <text y={-3} textAnchor="middle" aria-hidden="true">
         {grave.length}
       </text>
     </g>

@@ -12,7 +12,6 @@ import { brightnessWords, type DecoderType } from '../../../../core/part/decoder
 import { decoderTypeOf } from '../../../../core/document/decoder-record';
 import { effects, type EffectName } from '../../../../core/part/output-effect';
 import { keyWords, ruleWords } from '../../../../core/build/function-sheet';
-import { readFunctionCsv, writeFunctionCsv } from '../../../../core/build/function-csv';
 import {
   bitOf,
   cvMeaning,
@@ -365,15 +364,23 @@ function CvTable({
   );
 }
 
+/** What reads and writes tables comes when it is asked for. */
+const csv = () => import('../../../../core/build/function-csv');
+
 /** The table out to a file, and in again. */
 function TableFile({ jobId, decoder }: { readonly jobId: string; readonly decoder: DecoderRecord }) {
   const set = useLocomotiveEdit(jobId);
   const [refusal, setRefusal] = useState<readonly string[]>([]);
   const file = useRef<HTMLInputElement>(null);
   const type = decoderTypeOf(decoder);
+  const save = async (): Promise<void> => {
+    const { writeFunctionCsv } = await csv();
+    saveFile('functions.csv', writeFunctionCsv(decoder.outputs), 'text/csv');
+  };
   const read = async (list: FileList | null): Promise<void> => {
     const picked = list?.[0];
     if (!picked) return;
+    const { readFunctionCsv } = await csv();
     const answer = readFunctionCsv(await picked.text(), type);
     setRefusal(answer.ok ? [] : answer.complaints);
     if (answer.ok)
@@ -384,9 +391,7 @@ function TableFile({ jobId, decoder }: { readonly jobId: string; readonly decode
   return (
     <>
       <div className="button-row">
-        <Button onClick={() => saveFile('functions.csv', writeFunctionCsv(decoder.outputs), 'text/csv')}>
-          Save as CSV
-        </Button>
+        <Button onClick={() => void save()}>Save as CSV</Button>
         <Button onClick={() => file.current?.click()}>Read CSV</Button>
         <input
           ref={file}
