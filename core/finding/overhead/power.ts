@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
 import { bySection, BUNDLE_SHARE, feedWires } from '../../part/feed-wire';
-import type { eachRow} from './rig-rule';
+import type { eachRow } from './rig-rule';
 import { rigPath, type RigRule } from './rig-rule';
 
 /** A supply is used up to this share of what it gives (common practice, no source). */
