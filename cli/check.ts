@@ -1,5 +1,7 @@
 import { inOrder } from '../core/document/in-order';
 import { checkJob } from '../core/finding/check';
+import { judgeNetwork } from '../core/finding/feed/judge-network';
+import { judgeRig } from '../core/finding/overhead';
 import { checkTrain } from '../core/finding/train/check-train';
 import { trainInrush } from '../core/study/train-inrush';
 import { trainStudy } from '../core/study/train';
@@ -26,11 +28,22 @@ export function run(words: readonly string[]): number {
           ),
         }))
       : [];
-  if (options.has('json')) print(`${JSON.stringify([...judged, ...trains], null, 2)}\n`);
+  const whole = options.get('job') === undefined;
+  const feeds =
+    whole && Object.keys(layout.network.nodes).length > 0
+      ? [{ network: true, ...alone(() => judgeNetwork(layout)) }]
+      : [];
+  const rigs = whole
+    ? inOrder(layout.rigs).map((r) => ({ rigId: r.id, ...alone(() => judgeRig(layout, r.id)) }))
+    : [];
+  const everything = [...judged, ...trains, ...feeds, ...rigs];
+  if (options.has('json')) print(`${JSON.stringify(everything, null, 2)}\n`);
   else {
     const all = [
       ...judged.map((j) => ({ ...j, name: layout.jobs[j.jobId].name })),
       ...trains.map((t) => ({ ...t, name: layout.trains[t.trainId].name })),
+      ...feeds.map((f) => ({ ...f, name: 'The power under the boards' })),
+      ...rigs.map((r) => ({ ...r, name: layout.rigs[r.rigId].name })),
     ];
     for (const { name, findings, failure } of all) {
       if (failure !== null) {
@@ -46,7 +59,7 @@ export function run(words: readonly string[]): number {
   }
   const stops = ({ findings, failure }: Judged): boolean =>
     failure !== null || findings.some((f) => f.severity === 'stop');
-  return [...judged, ...trains].some(stops) ? 1 : 0;
+  return everything.some(stops) ? 1 : 0;
 }
 
 interface Judged {

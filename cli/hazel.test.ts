@@ -213,6 +213,9 @@ describe('hazel on a layout', () => {
       /MIND Open saloon 22 is brighter and bluer\. It differs from Compartment coach 14 by/,
     );
     expect(stdout).toMatch(/NOTE To be filed: board between the roof tabs\..*notches 0\.5 mm deep/);
+    // What is no job: the power under the boards, and the light above them.
+    expect(stdout).toMatch(/The power under the boards: /);
+    expect(stdout).toMatch(/Day over slip and quay: [\s\S]*Too dim for what is wanted/);
   });
   test('solve: figures with units, and as JSON in SI', () => {
     expect(hazel('solve', demo).stdout).toMatch(/as it stands: 14\.2 mA; .*Lamp 7 2\.03 mA \(70\)/);

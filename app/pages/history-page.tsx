@@ -213,7 +213,11 @@ function Look({ layout, layoutId, version, onNamed }: LookProps) {
           maxLength={80}
           autoFocus
           onChange={(e) => setNaming(e.target.value)}
-          onPressEnter={() => void name().catch((e: Error) => message.error(e.message))}
+          onPressEnter={(e) => {
+            // The press must not go on to the button that the focus returns to.
+            e.preventDefault();
+            void name().catch((error: Error) => message.error(error.message));
+          }}
         />
       </Modal>
     </>

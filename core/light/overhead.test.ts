@@ -1,3 +1,4 @@
+import { converter } from 'culori';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { bandsOf, bouncedLux } from './bounce';
@@ -187,6 +188,37 @@ describe('whites', () => {
     // A mix of two whites lies on the chord, below the curve: magenta.
     expect(whiteOf(mix).duv).toBeLessThan(0);
     expect(uv1960(mix).u).toBeGreaterThan(uv1960(cool).u);
+  });
+});
+
+describe('mixing against a general colour library', () => {
+  // Lights as linear red, green and blue add; the library takes sums and parts to XYZ by its own matrices.
+  const toXyz = converter('xyz65');
+  const light = fc.record({
+    r: fc.double({ min: 0.01, max: 1, noNaN: true }),
+    g: fc.double({ min: 0.01, max: 1, noNaN: true }),
+    b: fc.double({ min: 0.01, max: 1, noNaN: true }),
+  });
+  const xyOf = ({ x, y, z }: { x: number; y: number; z: number }) => ({
+    x: x / (x + y + z),
+    y: y / (x + y + z),
+  });
+  test('the chromaticity of a mix, to four decimals', () => {
+    fc.assert(
+      fc.property(fc.array(light, { minLength: 2, maxLength: 6 }), (lights) => {
+        const parts = lights.map((l) => toXyz({ mode: 'lrgb', ...l }));
+        const ours = chromaticityOf(mixed(parts.map((p) => tristimulus(xyOf(p), p.y))))!;
+        const sum = lights.reduce((s, l) => ({ r: s.r + l.r, g: s.g + l.g, b: s.b + l.b }), {
+          r: 0,
+          g: 0,
+          b: 0,
+        });
+        const theirs = xyOf(toXyz({ mode: 'lrgb', ...sum }));
+        expect(ours.x).toBeCloseTo(theirs.x, 4);
+        expect(ours.y).toBeCloseTo(theirs.y, 4);
+      }),
+      { numRuns: 200, seed: 8 },
+    );
   });
 });
 

@@ -86,7 +86,8 @@ const round = (price: number): number => Math.round(price * 100) / 100;
  */
 export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Mounting {
   const area = areaOf(layout, rig);
-  const rows = inOrder(rig.rows);
+  // What is switched off is not part of it.
+  const rows = inOrder(rig.rows).filter((r) => r.on);
   const module = rig.moduleMillimetres ?? area.width;
   const modules = Math.max(1, Math.ceil(area.width / module));
   const high = rigHeight(rig);

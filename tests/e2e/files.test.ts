@@ -106,13 +106,10 @@ describe('files', () => {
     };
     await give(page, 'hostile.hazel.json', JSON.stringify(plain));
     await page.getByText('=cmd|x').first().waitFor();
-    await page.getByRole('link', { name: /=cmd/ }).click();
+    await page.locator('.job-card', { hasText: '=cmd' }).click();
     await judged(page);
     await page.getByRole('link', { name: 'Line' }).click();
-    await page
-      .getByRole('link', { name: /<img src=x/ })
-      .first()
-      .click();
+    await page.locator('.job-card', { hasText: '<img src=x' }).first().click();
     await judged(page);
     await expect.poll(() => page.title()).not.toMatch(/^[12]$/);
     await expect.poll(() => page.locator('img[src="x"]').count()).toBe(0);

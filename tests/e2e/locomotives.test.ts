@@ -150,7 +150,7 @@ describe('a railcar on its decoder', () => {
       page.getByRole('button', { name: 'Save as CSV' }).click(),
     ]);
     const csv = readFileSync((await saved.path())!, 'utf8');
-    expect(csv).toMatch(/^out4,F1; F2,any,,100 %,steady$/m);
+    expect(csv).toMatch(/^out4,F1; F2,any,,100 %,steady,$/m);
     const chooser = page.getByLabel('Function table from a CSV file');
     await chooser.setInputFiles({
       name: 'f.csv',

@@ -13,6 +13,7 @@ import { ColourFigures } from './colour-figures';
 import { CompareLights } from './compare-lights';
 import { LightFigures } from './light-figures';
 import { MountingList } from './mounting-list';
+import { OnFeeds } from './on-feeds';
 import { NewRig } from './new-rig';
 import { PowerFigures } from './power-figures';
 import { RigFields } from './rig-fields';
@@ -95,7 +96,11 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
             {
               key: 'power',
               label: 'Power',
-              children: answer && <PowerFigures rig={rig} power={answer.power} />,
+              children: answer && (
+                <PowerFigures rig={rig} power={answer.power}>
+                  {answer.power && <OnFeeds layout={layout} rigId={rigId} power={answer.power} />}
+                </PowerFigures>
+              ),
             },
             { key: 'build', label: 'Build', children: <MountingList layout={layout} rigId={rigId} /> },
             {

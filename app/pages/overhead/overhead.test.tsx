@@ -10,6 +10,7 @@ import { ColourFigures } from './colour-figures';
 import { CompareLights } from './compare-lights';
 import { LightFigures } from './light-figures';
 import { MountingList } from './mounting-list';
+import { OnFeeds } from './on-feeds';
 import { NewRig } from './new-rig';
 import { PowerFigures } from './power-figures';
 import { RigFields } from './rig-fields';
@@ -83,6 +84,26 @@ describe('figures of a rig', () => {
     render(<PowerFigures rig={rig()} power={study().power} />);
     expect(screen.getByText(/Bands in the picture: \d+\.\d %/)).toBeDefined();
     expect(screen.getByText(/low risk up to 32 %/)).toBeDefined();
+  });
+  test('it is put on the plan of feeds, and brought up to date there', () => {
+    const shown = () =>
+      render(
+        <MemoryRouter>
+          <OnFeeds layout={now()} rigId={rigId} power={study().power!} />
+        </MemoryRouter>,
+      );
+    shown();
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on the plan of feeds' }));
+    const places = () => Object.values(now().network.nodes).filter((n) => n.name === rig().name);
+    expect(places()).toHaveLength(1);
+    useLayoutStore
+      .getState()
+      .edit('Stronger', (draft) => void (draft.rigs[rigId].rows['row-1'].watts = 14.4));
+    cleanup();
+    shown();
+    fireEvent.click(screen.getByRole('button', { name: 'Bring it up to date there' }));
+    expect(places()).toHaveLength(1);
+    expect(places()[0].is).toMatchObject({ kind: 'typed', volts: 24, amps: study().power!.supplyAmps });
   });
   test('what to buy and to saw', () => {
     render(<MountingList layout={now()} rigId={rigId} />);

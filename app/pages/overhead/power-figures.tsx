@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { formatQuantity } from '../../../core/quantity/format';
 import { bandingPercent, type RigPower } from '../../../core/overhead/power';
 import { litRows } from '../../../core/overhead/geometry';
@@ -10,7 +10,16 @@ const shutters = [30, 60, 125, 250, 500, 1000];
 const share = (of: number): string => `${Math.round(100 * of)} %`;
 
 /** What a rig takes, row by row, and what its copper leaves of the light. */
-export function PowerFigures({ rig, power }: { readonly rig: RigRecord; readonly power: RigPower | null }) {
+export function PowerFigures({
+  rig,
+  power,
+  children,
+}: {
+  readonly rig: RigRecord;
+  readonly power: RigPower | null;
+  /** What can be done with it, beneath. */
+  readonly children?: ReactNode;
+}) {
   const [shutter, setShutter] = useState(125);
   if (!power)
     return (
@@ -80,6 +89,7 @@ export function PowerFigures({ rig, power }: { readonly rig: RigRecord; readonly
           </p>
         </>
       )}
+      {children}
     </div>
   );
 }

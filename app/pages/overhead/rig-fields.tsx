@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { DeleteOutlined } from '@ant-design/icons';
 import { useNavigate } from 'react-router';
 import { feedWires } from '../../../core/part/feed-wire';
+import { takeOffPlan } from '../../../core/overhead/on-plan';
 import { wantedDaylights } from '../../../core/light/daylight';
 import { CheckField } from '../../fields/check-field';
 import { More } from '../../fields/more';
@@ -33,7 +34,14 @@ export function RigFields({ layout, rigId }: { readonly layout: Layout; readonly
         text={rig.name}
         most={60}
         required
-        onCommit={(name) => set('Name of a rig', (r) => (r.name = name))}
+        onCommit={(name) =>
+          edit('Name of a rig', (draft) => {
+            // Its load on the plan of feeds goes by its name.
+            for (const node of Object.values(draft.network.nodes))
+              if (node.is.kind === 'typed' && node.name === rig.name) node.name = name;
+            draft.rigs[rigId].name = name;
+          })
+        }
       />
       <SelectField
         label="Light that is wanted"
@@ -262,7 +270,10 @@ export function RigFields({ layout, rigId }: { readonly layout: Layout; readonly
       <Button
         icon={<DeleteOutlined />}
         onClick={() => {
-          edit(`${rig.name} taken away`, (draft) => Reflect.deleteProperty(draft.rigs, rigId));
+          edit(`${rig.name} taken away`, (draft) => {
+            takeOffPlan(draft, rig.name);
+            Reflect.deleteProperty(draft.rigs, rigId);
+          });
           void navigate('/overhead');
         }}
       >

@@ -2,6 +2,7 @@ import { contactOverload } from './contact-overload';
 import { converterLimits } from './converters';
 import { dimmerFarOut } from './dimmer-far-out';
 import { feedNoAnswer } from './no-answer';
+import { inrushTogether } from './inrush-together';
 import { jointReach } from './joint-reach';
 import { notFed } from './not-fed';
 import { runColours } from './run-colours';
@@ -16,6 +17,7 @@ export const feedRules: readonly FeedRule[] = [
   feedNoAnswer,
   suppliesJoined,
   supplyLoaded,
+  inrushTogether,
   wireTooThin,
   wireAndFuse,
   shortNotCleared,
