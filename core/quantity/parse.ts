@@ -47,7 +47,8 @@ export function parseQuantity(text: string, unit: UnitName, limits: ParseLimits 
     );
   }
   const points = plain.replace(/(\d),(\d)/g, '$1.$2');
-  const found = (unit === 'millimetre' ? inches(points) : null) ?? mantissa(points, wanted);
+  const length = unit === 'millimetre' ? (inches(points) ?? metres(points)) : null;
+  const found = length ?? mantissa(points, wanted);
   if (found === null) {
     const letter = /^[+-]?[\d.]+\s*(.*)$/.exec(plain)?.[1] ?? '';
     const other = prefixOf(letter)
@@ -83,6 +84,18 @@ function inches(text: string): { figure: number; bare: boolean } | null {
   if (!written || Number(written[3] ?? 1) === 0) return null;
   const [, whole = '0', over, under = '1'] = written;
   return { figure: (Number(whole) + Number(over) / Number(under)) * MILLIMETRES_PER_INCH, bare: false };
+}
+
+const PER_METRE = { m: 1000, cm: 10 } as const;
+
+/** Metres and centimetres, in millimetres: of a length a lone m is never a thousandth. Null for what is written otherwise. */
+function metres(text: string): { figure: number; bare: boolean } | null {
+  const infix = /^(\d+)m(\d+)$/.exec(text);
+  if (infix) return { figure: scaled(Number(`${infix[1]}.${infix[2]}`), 3), bare: false };
+  const written = /^([+-]?(?:\d+\.?\d*|\.\d+)) *(cm|m|met(?:re|er)s?)$/i.exec(text);
+  if (!written) return null;
+  const per = written[2].toLowerCase() === 'cm' ? PER_METRE.cm : PER_METRE.m;
+  return { figure: Number(written[1]) * per, bare: false };
 }
 
 /** The figure, and whether neither unit nor prefix was written. */

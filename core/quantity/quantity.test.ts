@@ -39,6 +39,14 @@ describe('reading', () => {
     ['15V', 'volt', 15],
     ['20 ms', 'second', 0.02],
     ['11.5 mm', 'millimetre', 11.5],
+    ['1 m', 'millimetre', 1000],
+    ['1.2m', 'millimetre', 1200],
+    ['1m2', 'millimetre', 1200],
+    ['2 metres', 'millimetre', 2000],
+    ['45 cm', 'millimetre', 450],
+    ['880 lm', 'lumen', 880],
+    ['1 kHz', 'hertz', 1000],
+    ['0.5 kg', 'kilogram', 0.5],
   ] as const)('%s as %s is %d', (text, unit, expected) => {
     expect(figure(text, unit)).toBe(expected);
   });

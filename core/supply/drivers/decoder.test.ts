@@ -1,5 +1,15 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { effectShare, functionInput, outputsOn, type DecoderTable } from './decoder';
+import {
+  decoderInputs,
+  driveDecoder,
+  effectIn,
+  effectShare,
+  functionInput,
+  functionsOf,
+  outputsOn,
+  type DecoderTable,
+} from './decoder';
 import { usualRule } from './function-map';
 import type { State } from '../state';
 
@@ -95,5 +105,86 @@ describe('effects are functions of time', () => {
     const lit = moments.filter((t) => effectShare('beacon', t) === 1).length / moments.length;
     expect(lit).toBeGreaterThan(0.1);
     expect(lit).toBeLessThan(0.35);
+  });
+});
+
+describe('a dim key', () => {
+  const dimmed: DecoderTable = { ...table, dim: { function: 9, share: 0.3, outputs: ['out1', 'out3'] } };
+  test('leaves its share of the outputs it names, and of no other', () => {
+    const lit = (functions: number[]) => Object.fromEntries(outputsOn(dimmed, state({ functions })));
+    expect(lit([0, 9])).toEqual({ out1: 0.3 });
+    expect(lit([1, 9]).out3).toBeCloseTo(0.12, 9);
+    expect(Object.fromEntries(outputsOn(dimmed, state({ functions: [2, 9], moving: false })))).toEqual({
+      out4: 1,
+    });
+  });
+  test('lights nothing by itself, and is among what can be pressed', () => {
+    expect(outputsOn(dimmed, state({ functions: [9] })).size).toBe(0);
+    expect(functionsOf(dimmed)).toContain(9);
+    expect(decoderInputs(dimmed).map((i) => i.id)).toContain(functionInput(9));
+  });
+  test('whatever is pressed it never lights what was dark, nor makes anything brighter', () => {
+    const keys = fc.uniqueArray(fc.integer({ min: 0, max: 8 }), { maxLength: 9 });
+    fc.assert(
+      fc.property(
+        keys,
+        fc.constantFrom('forward', 'reverse'),
+        fc.boolean(),
+        (functions, direction, moving) => {
+          const without = outputsOn(dimmed, state({ functions, direction, moving }));
+          const dim = outputsOn(dimmed, state({ functions: [...functions, 9], direction, moving }));
+          expect([...dim.keys()].sort()).toEqual([...without.keys()].sort());
+          for (const [id, share] of dim) expect(share).toBeLessThanOrEqual(without.get(id)!);
+        },
+      ),
+      { numRuns: 200, seed: 12 },
+    );
+  });
+  test('shares of all slices are one, and each output conducts for its own', () => {
+    const phases = driveDecoder(dimmed, state({ functions: [0, 1, 9] }));
+    expect(phases).toHaveLength(1);
+    const [{ slices }] = phases;
+    expect(slices.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 9);
+    const conducts = (id: string): number =>
+      slices.reduce((sum, s) => sum + (s.conducting.has(id) ? s.share : 0), 0);
+    expect(conducts('out1')).toBeCloseTo(0.3, 9);
+    expect(conducts('out3')).toBeCloseTo(0.12, 9);
+  });
+});
+
+describe('an effect that another key changes', () => {
+  const ditch: DecoderTable = {
+    ...table,
+    outputs: {
+      out1: {
+        ...usualRule,
+        keys: [{ function: 0, direction: 'both' }],
+        withKey: { function: 2, effect: 'alternate-one' },
+      },
+      out2: {
+        ...usualRule,
+        keys: [{ function: 0, direction: 'both' }],
+        withKey: { function: 2, effect: 'alternate-other' },
+      },
+    },
+    exclusive: [],
+    stepped: null,
+  };
+  test('holds only while its key is on', () => {
+    expect(effectIn(ditch.outputs.out1, state({ functions: [0] }))).toBe('steady');
+    expect(effectIn(ditch.outputs.out1, state({ functions: [0, 2] }))).toBe('alternate-one');
+  });
+  test('the pair shines together without it, and in turn with it: two phases, one lamp in each', () => {
+    const lit = (functions: number[]): string[][] =>
+      driveDecoder(ditch, state({ functions })).map(({ slices }) => [
+        ...new Set(slices.flatMap((s) => [...s.conducting])),
+      ]);
+    expect(lit([0])).toEqual([['out1', 'out2']]);
+    expect(lit([0, 2])).toEqual([['out1'], ['out2']]);
+    expect(lit([2])).toEqual([[]]);
+  });
+  test('its key is one of the presses, together with those it changes', () => {
+    const input = decoderInputs(ditch).find((i) => i.id === functionInput(2))!;
+    expect(input.with).toContain(functionInput(0));
   });
 });

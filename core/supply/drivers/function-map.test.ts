@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { decoderTypes, standardWindows, type DecoderType } from '../../part/decoder-type';
-import { defaultCvs, fromCvs, isWindowed, MAPPED_CVS, toCvs, usualRule, type Windowed } from './function-map';
+import {
+  defaultCvs,
+  fromCvs,
+  isWindowed,
+  MAPPED_CVS,
+  readWindows,
+  toCvs,
+  usualRule,
+  type Windowed,
+} from './function-map';
 import type { DecoderTable, OutputKey, OutputRule } from './decoder';
 
 const fourteen: Windowed & Pick<DecoderType, 'outputs'> = {
@@ -136,4 +145,38 @@ describe('what the bits cannot say is refused with the reason', () => {
     expect(() => fromCvs(only({ 35: 256 }), fourteen)).toThrow(/CV 35 is 256/);
     expect(() => fromCvs(only({ 35: 1.5 }), fourteen)).toThrow(/whole number/);
   });
+});
+
+describe('windows from words', () => {
+  test('as they are written they are read', () => {
+    expect(readWindows(standardWindows.join(' '), 14)).toEqual([...standardWindows]);
+    expect(readWindows(standardWindows.join(', '), 14)).toEqual([...standardWindows]);
+  });
+  test.each([
+    ['1 2 3', /need 14 output numbers, not 3/],
+    [`${'1 '.repeat(13)}x`, /“x” is not an output/],
+    [`${'1 '.repeat(13)}17`, /“17” is not an output from 1 to 16/],
+    [`${'1 '.repeat(13)}0`, /“0” is not an output/],
+  ])('%s is refused with the reason', (text, why) => expect(readWindows(text, 16)).toMatch(why));
+  test('a map that is wider says what a narrow one cannot', () => {
+    const all = { ...fourteen, windows: new Array<number>(14).fill(1) };
+    // From output 1 everywhere, F7 reaches output 3.
+    expect(toCvs(table({ out3: [f(7)] }), all).refusals).toEqual([]);
+    expect(toCvs(table({ out3: [f(7)] }), fourteen).refusals).toHaveLength(1);
+  });
+});
+
+describe('what no CV says is refused too', () => {
+  const rule = (more: Partial<DecoderTable>, set: Partial<OutputRule> = {}): DecoderTable => ({
+    ...table({ out3: [f(1)] }, more),
+    outputs: { out3: { ...usualRule, keys: [f(1)], ...set } },
+  });
+  test('an effect that changes with a key', () =>
+    expect(
+      toCvs(rule({}, { withKey: { function: 2, effect: 'beacon' } }), fourteen).refusals[0].reason,
+    ).toMatch(/another effect with F2/));
+  test('a dim key', () =>
+    expect(
+      toCvs(rule({ dim: { function: 4, share: 0.5, outputs: ['out3'] } }), fourteen).refusals[0].reason,
+    ).toMatch(/dimming with F4/));
 });
