@@ -105,8 +105,6 @@ export interface PaintShift {
   readonly paint: PaintName;
   readonly before: Lab;
   readonly after: Lab;
-  /** Distance of the two (CIE 1976). */
-  readonly difference: number;
   /** "4 bluer", "3 redder": what changes most, and by how much; "the same" below one. */
   readonly words: string;
   /** The same once the eye is used to the second light: each against its own white. */
@@ -140,7 +138,6 @@ export function paintShifts(before: Chromaticity, after: Chromaticity): PaintShi
       paint,
       before: was,
       after: is,
-      difference: Math.hypot(is.l - was.l, is.a - was.a, is.b - was.b),
       words: shiftWords(was, is),
       usedWords: shiftWords(was, labOf(seen(two, reflects), ownWhite)),
     };

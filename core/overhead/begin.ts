@@ -3,6 +3,7 @@ import { change } from '../document/patch';
 import { wantedDaylights } from '../light/daylight';
 import { channels, overheadLamps, type OverheadLamp } from '../part/overhead-lamp';
 import { areaOf, laidMillimetres } from './geometry';
+import { fasciaFor, MOST_WARMER, PLUG_ABOVE, plugRatings, unitAmps, USED_SHARE } from './limits';
 import { rigLight } from './light';
 import { mountingOf } from './mounting';
 import { rigPower } from './power';
@@ -25,13 +26,8 @@ export interface RigWish {
 const APART = 100;
 const LEAST_ROWS = 2;
 const MOST_ROWS = 6;
-/** Strip in open channel may lie so much warmer than the air (common practice, no source). */
-const MOST_WARMER = 32;
 /** Places of the map while lamps are chosen. */
 const STEP = 40;
-const UNITS = [1, 1.5, 2, 3, 4, 5, 6.3, 8, 10, 12.5, 15, 20, 30];
-const PLUGS = [5, 7.5, 10, 15, 20, 30];
-const USED_SHARE = 0.8;
 
 /** A row of a lamp as it is sold, over the whole of a length. */
 export function rowOf(
@@ -147,12 +143,13 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
   const power = rigPower(layout, chosen);
   for (const row of Object.values(chosen.rows))
     if (power.rows.some((r) => r.leastShare < 0.9)) row.fed = 'both ends';
-  chosen.supply.amps = UNITS.find((a) => USED_SHARE * a >= power.supplyAmps) ?? UNITS[UNITS.length - 1];
-  chosen.supply.plugAmps = PLUGS.find((a) => a >= 1.25 * (power.plugAmps ?? 0)) ?? PLUGS[PLUGS.length - 1];
+  chosen.supply.amps =
+    unitAmps.find((a) => USED_SHARE * a >= power.supplyAmps) ?? unitAmps[unitAmps.length - 1];
+  chosen.supply.plugAmps =
+    plugRatings.find((a) => a >= PLUG_ABOVE * (power.plugAmps ?? 0)) ?? plugRatings[plugRatings.length - 1];
   if (power.supplyAmps > power.wireBearsAmps)
     chosen.supply.wire = power.supplyAmps > 6 ? '50-0.25' : '30-0.25';
   const { hidingMillimetres } = rigLight(layout, chosen, undefined, STEP).sight;
-  if (chosen.fascia)
-    chosen.fascia.dropMillimetres = Math.max(40, Math.ceil((hidingMillimetres + 15) / 5) * 5);
+  if (chosen.fascia) chosen.fascia.dropMillimetres = Math.max(40, fasciaFor(hidingMillimetres));
   return { layout: change(layout, (draft) => void (draft.rigs[rigId] = chosen)).layout, rigId };
 }

@@ -7,6 +7,7 @@ import { shadowOf, type Shadow } from '../light/penumbra';
 import { chromaticityOf, mixed, tristimulus, whiteOf, whiteXy, type White } from '../light/white';
 import { channels } from '../part/overhead-lamp';
 import { areaOf, leavesOf, litRows, piecesOf, rigHeight, spotsOf, type RigArea } from './geometry';
+import { sightOf, type Sight } from './sight';
 import type { Layout } from '../document/layout';
 import type { RigRecord, RigRowRecord } from '../document/rig-record';
 import type { PieceRun } from './strip-run';
@@ -45,14 +46,6 @@ export interface RigLight {
   readonly byRow: ReadonlyMap<string, { readonly xy: Chromaticity; readonly meanLux: number }>;
   readonly shadow: Shadow | null;
   readonly sight: Sight;
-}
-
-/** What who stands before it sees of the lamps. */
-export interface Sight {
-  /** Rows seen past the fascia, or past nothing. */
-  readonly seen: readonly string[];
-  /** How far down the fascia would have to reach from the highest row to hide them all, in millimetres. */
-  readonly hidingMillimetres: number;
 }
 
 const UPWARD: Normal = [0, 0, 1];
@@ -368,23 +361,6 @@ function backsceneOf(rig: RigRecord, area: RigArea, sources: readonly Source[]):
     weight += line.lumensPerMetre;
   }
   return sum / weight;
-}
-
-/** Which rows are seen from before it: the sight from the eye to the row, where it crosses the fascia. */
-function sightOf(rig: RigRecord, area: RigArea): Sight {
-  const eyeY = area.depth + rig.eye.awayMillimetres;
-  const eyeZ = rig.eye.heightMillimetres;
-  const top = rigHeight(rig);
-  const edgeY = area.depth + (rig.fascia?.forwardMillimetres ?? 0);
-  const edgeZ = rig.fascia ? top - rig.fascia.dropMillimetres : Infinity;
-  let hiding = 0;
-  const seen = litRows(rig).flatMap((row) => {
-    if (row.depthMillimetres >= edgeY) return [row.id];
-    const crosses = eyeZ + ((row.heightMillimetres - eyeZ) * (eyeY - edgeY)) / (eyeY - row.depthMillimetres);
-    hiding = Math.max(hiding, top - crosses);
-    return crosses < edgeZ ? [row.id] : [];
-  });
-  return { seen, hidingMillimetres: hiding };
 }
 
 /** Steps of the eye between two illuminances against a white of what is wanted: differences of lightness (CIE 1976). */

@@ -1,5 +1,5 @@
 import { inOrder } from '../document/in-order';
-import { channels } from '../part/overhead-lamp';
+import { channels, lampKilograms } from '../part/overhead-lamp';
 import { areaOf, laidMillimetres, piecesOf, rigHeight, spotsOf } from './geometry';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
@@ -147,7 +147,7 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
         count: metres,
         unit: 'm',
         price: metres * row.price,
-        kilograms: 0.025 * metres,
+        kilograms: lampKilograms.strip * metres,
       };
     }
     const count =
@@ -159,7 +159,7 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
       count,
       unit: 'pieces',
       price: count * row.price,
-      kilograms: (row.form === 'spot' ? 0.06 : 0.15) * count,
+      kilograms: lampKilograms[row.form] * count,
     };
   });
   const screws = 4 * posts + 2 * clips;

@@ -22,7 +22,6 @@ export interface OverheadLamp {
   readonly pieceMillimetres: number;
   /** Price of a metre of strip, of a tube, of a spot, in the layout's currency (typical). */
   readonly price: number;
-  readonly kilograms: number;
 }
 
 const strip = (
@@ -46,7 +45,6 @@ const strip = (
   copperOhms: 0.12,
   pieceMillimetres: 5000,
   price,
-  kilograms: 0.025,
 });
 
 /** Lamps as they are sold; figures are typical, from memory, not any maker's. Another is an entry more. */
@@ -75,7 +73,6 @@ export const overheadLamps: Readonly<Record<string, OverheadLamp>> = Object.from
       copperOhms: 0.05,
       pieceMillimetres: 600,
       price: 14,
-      kilograms: 0.15,
     },
     {
       id: 'spot-5',
@@ -91,10 +88,12 @@ export const overheadLamps: Readonly<Record<string, OverheadLamp>> = Object.from
       copperOhms: 0.05,
       pieceMillimetres: 400,
       price: 7,
-      kilograms: 0.06,
     },
   ].map((l) => [l.id, l]),
 );
+
+/** Weight of a metre of strip, of a tube, of a spot, in kilograms (typical, from memory). */
+export const lampKilograms: Readonly<Record<OverheadForm, number>> = { strip: 0.025, tube: 0.15, spot: 0.06 };
 
 /** A channel that strip lies in: what its cover leaves of the light, how wide it shines, how well it cools. */
 export interface Channel {

@@ -1,5 +1,4 @@
 import { Slider } from 'antd';
-import { useMemo } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { formatQuantity } from '../../../core/quantity/format';
 import { eveningStudy, spansOf, type Taking } from '../../../core/study/evening';
@@ -29,15 +28,11 @@ interface EveningPanelProps {
 export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const { evening } = layout;
-  const taking = useMemo(
-    () =>
-      new Map(
-        inOrder(layout.jobs).flatMap(({ id }): [string, Taking][] => {
-          const readings = solved.get(id)?.readings;
-          return readings ? [[id, { amps: readings.supplyAmps.mean, volts: readings.railVolts.mean }]] : [];
-        }),
-      ),
-    [layout, solved],
+  const taking = new Map(
+    inOrder(layout.jobs).flatMap(({ id }): [string, Taking][] => {
+      const readings = solved.get(id)?.readings;
+      return readings ? [[id, { amps: readings.supplyAmps.mean, volts: readings.railVolts.mean }]] : [];
+    }),
   );
   const study = eveningStudy(layout, taking);
   const time = (after: number): string => clockWords(evening.beginsMinutes + after);

@@ -1,10 +1,10 @@
 import { Alert, Button, Upload } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { arrived } from '../../../core/overhead/arrival';
 import { rigLight, type RigLight } from '../../../core/overhead/light';
 import { matchOf } from '../../../core/overhead/match';
-import { compareCards, type CardPhoto, type ComparedCards } from '../../../core/light/camera';
+import { compareCards, type CardPhoto, type ComparedCards, type Exposure } from '../../../core/light/camera';
 import { formatQuantity } from '../../../core/quantity/format';
 import { NumberField } from '../../fields/number-field';
 import { SelectField } from '../../fields/select-field';
@@ -38,7 +38,12 @@ function MatchLiked({ layout, rigId, light }: CompareLightsProps) {
   const [likedId, setLiked] = useState<string | undefined>(others[0]?.id);
   const rig = layout.rigs[rigId];
   const liked = likedId !== undefined && Object.hasOwn(layout.rigs, likedId) ? layout.rigs[likedId] : null;
-  const match = liked && matchOf(rig, light, rigLight(layout, liked, undefined, STEP).meanLux);
+  const { boards } = layout;
+  const likedLux = useMemo(
+    () => (liked ? rigLight({ boards }, liked, undefined, STEP).meanLux : 0),
+    [boards, liked],
+  );
+  const match = liked && matchOf(rig, light, likedLux);
   return (
     <section>
       <h3 className="part-head">Match what was liked</h3>
@@ -160,16 +165,18 @@ function CheckArrival({ layout, rigId }: CompareLightsProps) {
 
 type Side = 'first' | 'second';
 
+/** For files that tell none: only that they are the same for both matters. */
+const SAME_SETTINGS: Exposure = { seconds: 1 / 60, fNumber: 4, iso: 200, fixedWhite: null };
+
 /** Two photographs of a white card: how much dimmer, how much bluer. They never leave the browser. */
 function CompareCards() {
   const [photos, setPhotos] = useState<
     Partial<Record<Side, { readonly name: string; readonly photo: CardPhoto }>>
   >({});
   const [failure, setFailure] = useState<string | null>(null);
-  const [settings, setSettings] = useState({ seconds: 1 / 60, fNumber: 4, iso: 200 });
   const take = async (side: Side, file: File): Promise<void> => {
     try {
-      const photo = await readPhoto(file, { ...settings, fixedWhite: null });
+      const photo = await readPhoto(file, SAME_SETTINGS);
       setPhotos((now) => ({ ...now, [side]: { name: file.name, photo } }));
       setFailure(null);
     } catch (error) {
@@ -182,18 +189,9 @@ function CompareCards() {
     <section>
       <h3 className="part-head">Two photographs of a white card</h3>
       <p className="hint">
-        The card fills the middle; the camera is set by hand, its white held at daylight, the same for both.
-        The pictures stay in this browser.
+        The card fills the middle; the camera is set by hand, its white held at daylight, the same for both. A
+        file that tells no settings is taken at that word. The pictures stay in this browser.
       </p>
-      <div className="two-fields">
-        <NumberField
-          label="Exposure, where the file has none"
-          unit="second"
-          figure={settings.seconds}
-          limits={{ least: 1 / 16_000, most: 60 }}
-          onCommit={(seconds) => setSettings({ ...settings, seconds })}
-        />
-      </div>
       <div className="button-row">
         {(['first', 'second'] as const).map((side) => (
           <Upload

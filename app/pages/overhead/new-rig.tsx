@@ -12,6 +12,7 @@ import { TextField } from '../../fields/text-field';
 import { rigPath } from '../../shell/paths';
 import { useLayoutStore } from '../../store/layout-store';
 import type { Layout } from '../../../core/document/layout';
+import '../line.css';
 import './overhead.css';
 
 /** The few questions a rig is begun with: which boards, how high, what light. */

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { formatQuantity } from '../../../core/quantity/format';
+import { LEAST_SHARE } from '../../../core/overhead/limits';
 import { bandingPercent, type RigPower } from '../../../core/overhead/power';
 import { litRows } from '../../../core/overhead/geometry';
 import { FigureTable } from '../../fields/figure-table';
@@ -39,7 +40,7 @@ export function PowerFigures({
         label="What each row takes"
         rows={power.rows}
         rowKey={(r) => r.rowId}
-        mark={(r) => (r.leastShare < 0.85 ? 'lacks' : '')}
+        mark={(r) => (r.leastShare < LEAST_SHARE ? 'lacks' : '')}
         columns={[
           ['Row', (r) => rig.rows[r.rowId].name],
           ['Lit', (r) => `${r.metres.toFixed(2)} m`],

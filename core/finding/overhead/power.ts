@@ -1,13 +1,15 @@
 import { formatQuantity } from '../../quantity/format';
+import {
+  LEAST_SHARE,
+  MOST_WARMER,
+  PLUG_ABOVE,
+  plugRatings,
+  unitAmps,
+  USED_SHARE,
+} from '../../overhead/limits';
 import { bySection, BUNDLE_SHARE, feedWires } from '../../part/feed-wire';
 import type { eachRow } from './rig-rule';
 import { rigPath, type RigRule } from './rig-rule';
-
-/** A supply is used up to this share of what it gives (common practice, no source). */
-const USED_SHARE = 0.8;
-/** Units as they are sold, in amperes (common practice, no source). */
-const unitAmps = [1, 1.5, 2, 3, 4, 5, 6.3, 8, 10, 12.5, 15, 20, 30] as const;
-const plugRatings = [3, 5, 7.5, 10, 15, 20, 30] as const;
 
 /** Rows on volts that are not theirs. */
 export const wrongVolts: RigRule = {
@@ -89,7 +91,7 @@ export const rigPlugAndWire: RigRule = {
   judge({ rig, rigId, power }) {
     if (!power) return [];
     const { plugAmps, supplyAmps, wireBearsAmps } = power;
-    const plug = plugRatings.find((a) => plugAmps !== null && a >= 1.25 * plugAmps);
+    const plug = plugRatings.find((a) => plugAmps !== null && a >= PLUG_ABOVE * plugAmps);
     const wire = bySection().find(
       (w) =>
         w.id.startsWith('awg') === rig.supply.wire.startsWith('awg') &&
@@ -147,9 +149,6 @@ export const rigPlugAndWire: RigRule = {
   },
 };
 
-/** Light of a strip's far end over its near: below this a step is seen along it. */
-const LEAST_SHARE = 0.85;
-
 /** Strip so long that its own copper leaves its far end dim. */
 export const tooLong: RigRule = {
   id: 'rig-too-long',
@@ -181,9 +180,6 @@ export const tooLong: RigRule = {
     });
   },
 };
-
-/** Strip may lie so much warmer than the air before it ages fast and its glue lets go (common practice, no source). */
-const MOST_WARMER = 35;
 
 /** Strip that grows hot where it lies. */
 export const rigHeat: RigRule = {

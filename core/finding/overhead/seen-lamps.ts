@@ -1,8 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
+import { fasciaFor } from '../../overhead/limits';
 import { rigPath, type RigRule } from './rig-rule';
-
-/** A fascia reaches so much further down than it has to (common practice, no source). */
-const SPARE = 15;
 
 /** Lamps that shine into the eyes of who stands before the layout. */
 export const seenLamps: RigRule = {
@@ -10,7 +8,7 @@ export const seenLamps: RigRule = {
   judge({ rig, rigId, light: { sight } }) {
     if (sight.seen.length === 0) return [];
     const has = rig.fascia?.dropMillimetres ?? 0;
-    const needs = Math.ceil((sight.hidingMillimetres + SPARE) / 5) * 5;
+    const needs = fasciaFor(sight.hidingMillimetres);
     const names = sight.seen.map((id) => rig.rows[id].name).join(', ');
     return [
       {
