@@ -3,7 +3,7 @@ import { FAINT_LIGHTNESS } from '../../core/light/lamp-light';
 import { isDriven, type Driven } from '../../core/document/aspect-record';
 import { aspectIn } from '../../core/study/aspects';
 import { build, buildPictures } from './shared-build';
-import { aspects, behaviour, circuit, flasher, program, proof, states } from './shared-pictures';
+import { aspects, behaviour, circuit, compare, flasher, program, proof, states } from './shared-pictures';
 import { drivenStageOf, drivenStages } from './driven-stages';
 import { StageFigures } from './stage-figures';
 import type { AnyJob } from '../../core/document/layout';
@@ -68,7 +68,7 @@ export function drivenFace<J extends AnyJob & Driven>(of: DrivenFaceOf<J>): Face
     stages: drivenStages.map((s) => ({ ...s, ...panels[s.id] })),
     opensAt: 'aspects',
     stageOf: drivenStageOf,
-    pictures: [aspects, flasher, program, circuit, behaviour, states, proof, ...buildPictures],
+    pictures: [aspects, flasher, program, circuit, behaviour, states, compare, proof, ...buildPictures],
     Scene,
     Figures: StageFigures as FunctionComponent<PanelProps<J>>,
     says({ readings, bench, state }) {

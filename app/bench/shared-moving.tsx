@@ -1,6 +1,6 @@
 import { lazy, type FunctionComponent } from 'react';
 import { build, buildPictures } from './shared-build';
-import { behaviour, circuit, program, proof, states, timeline } from './shared-pictures';
+import { behaviour, circuit, compare, program, proof, states, timeline } from './shared-pictures';
 import { drivenStageOf, movingStages } from './driven-stages';
 import { drivenPanels } from './shared-driven';
 import { MovingFigures } from './moving-figures';
@@ -31,7 +31,7 @@ export function movingFace<J extends AnyJob & Driven & Moving>(of: MovingFaceOf<
     stages: movingStages.map((s) => ({ ...s, ...panels[s.id] })),
     opensAt: 'timeline',
     stageOf: drivenStageOf,
-    pictures: [timeline, program, circuit, behaviour, states, proof, ...buildPictures],
+    pictures: [timeline, program, circuit, behaviour, states, compare, proof, ...buildPictures],
     Scene: of.Scene,
     Figures: MovingFigures as FunctionComponent<PanelProps<J>>,
     says({ bench }) {

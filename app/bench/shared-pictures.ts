@@ -53,6 +53,14 @@ export const proof: BenchPicture<AnyJob> = {
   when: (_, stage) => stage === 'proof',
 };
 
+/** The job beside its variants, and beside other ways to wire it. */
+export const compare: BenchPicture<AnyJob> = {
+  id: 'compare',
+  name: 'Compare',
+  savesItself: true,
+  Picture: lazy(async () => ({ default: (await import('../drawings/compare-picture')).ComparePicture })),
+};
+
 /** Where lamps light the ground. */
 export const ground: BenchPicture<AnyJob> = {
   id: 'ground',

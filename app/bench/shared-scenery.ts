@@ -2,7 +2,17 @@ import { lazy, type FunctionComponent } from 'react';
 import { FAINT_LIGHTNESS } from '../../core/light/lamp-light';
 import { SceneryFigures } from '../drawings/scenery/scenery-scene';
 import { build, buildPictures } from './shared-build';
-import { behaviour, circuit, ground, hookUpWays, proof, states, throttle, trimmers } from './shared-pictures';
+import {
+  behaviour,
+  circuit,
+  compare,
+  ground,
+  hookUpWays,
+  proof,
+  states,
+  throttle,
+  trimmers,
+} from './shared-pictures';
 import { sceneryStageOf, sceneryStages } from './scenery-stages';
 import type { HookUpStyle } from '../../core/study/hook-up';
 import type { AnyJob } from '../../core/document/layout';
@@ -63,6 +73,7 @@ export function sceneryFace<J extends AnyJob & Scenery>(of: SceneryFaceOf<J>): F
       throttle,
       states,
       hookUpWays,
+      compare,
       proof,
       ...buildPictures,
     ],

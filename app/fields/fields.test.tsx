@@ -140,4 +140,37 @@ describe('the other fields', () => {
     expect(screen.getAllByRole('rowheader').map((h) => h.textContent)).toEqual(['board', 'cell']);
     expect(document.querySelector('.lacks')?.textContent).toMatch(/10\.5 mm/);
   });
+  test('a press on a head sorts its rows up, then down, then as they came', () => {
+    render(
+      <FigureTable
+        label="Leads"
+        rows={[
+          { id: 'lead 9', cut: 40 },
+          { id: 'lead 10', cut: 25 },
+          { id: 'lead 1', cut: 90 },
+        ]}
+        rowKey={(r) => r.id}
+        columns={[
+          ['Lead', (r) => r.id, (r) => r.id],
+          ['Cut', (r) => `${r.cut} mm`, (r) => r.cut],
+          ['Note', () => ''],
+        ]}
+      />,
+    );
+    const rows = (): (string | null)[] => screen.getAllByRole('rowheader').map((h) => h.textContent);
+    const head = (name: string): HTMLElement => screen.getByRole('columnheader', { name });
+    expect(head('Note').querySelector('button')).toBeNull();
+    const press = (name: string): void => void fireEvent.click(screen.getByRole('button', { name }));
+    press('Cut');
+    expect(rows()).toEqual(['lead 10', 'lead 9', 'lead 1']);
+    expect(head('Cut').getAttribute('aria-sort')).toBe('ascending');
+    press('Cut');
+    expect(rows()).toEqual(['lead 1', 'lead 9', 'lead 10']);
+    press('Cut');
+    expect(rows()).toEqual(['lead 9', 'lead 10', 'lead 1']);
+    // Numbers in words go as people number things.
+    press('Lead');
+    expect(rows()).toEqual(['lead 1', 'lead 9', 'lead 10']);
+    expect(head('Cut').getAttribute('aria-sort')).toBeNull();
+  });
 });

@@ -18,6 +18,8 @@ import { truthTable, type TruthTable } from '../../core/study/truth-table';
 import type { Ordered } from '../../core/build/order/order';
 import type { Buildable } from '../../core/build/lists/can-build';
 import type { ShoppingList } from '../../core/build/lists/shopping';
+import type { PresetName } from '../../core/document/presets';
+import type { WayOffered } from '../../core/study/other-ways';
 import type { ComparedWay, FailedWay } from '../../core/study/compare';
 import type { HookUpWay } from '../../core/study/hook-up-ways';
 import type { Finding } from '../../core/finding/finding';
@@ -136,6 +138,11 @@ export const questions = {
     return shortestProof(laid(layout, of));
   },
   /** Ways of lighting a job, each solved. */
+  /** The job wired by another way that has a name. */
+  async wiredBy(layout: Layout, { jobId, way }: OfJob & { readonly way: string }): Promise<WayOffered> {
+    const { wiredBy } = await import('../../core/study/other-ways');
+    return wiredBy(layout, jobId, way as PresetName);
+  },
   async compare(layout: Layout, { jobId }: OfJob): Promise<(ComparedWay | FailedWay)[]> {
     const { compareStudy } = await import('../../core/study/compare');
     return compareStudy(layout, jobId);

@@ -37,12 +37,24 @@ export function ShoppingTable({ list, currency, name, stale }: ShoppingTableProp
         stale={stale}
         mark={(l) => (l.packs > 0 ? 'to-get' : '')}
         columns={[
-          ['Part', (l) => l.name],
-          ['Needed', (l) => amountWords(l.key, l.count)],
+          ['Part', (l) => l.name, (l) => l.name],
+          ['Needed', (l) => amountWords(l.key, l.count), (l) => l.count],
           ['Spare', (l) => (l.spares > 0 ? amountWords(l.key, l.spares) : '—')],
-          ['In the drawer', (l) => (l.owned > 0 ? `${amountWords(l.key, l.owned)} ${l.kept}` : '—')],
-          ['To get', (l) => (l.packs > 0 ? `${l.packs} × ${amountWords(l.key, l.packSize)}` : '—')],
-          ['Price', (l) => (l.packs > 0 ? priceWords(l.price, currency) : '—')],
+          [
+            'In the drawer',
+            (l) => (l.owned > 0 ? `${amountWords(l.key, l.owned)} ${l.kept}` : '—'),
+            (l) => l.kept,
+          ],
+          [
+            'To get',
+            (l) => (l.packs > 0 ? `${l.packs} × ${amountWords(l.key, l.packSize)}` : '—'),
+            (l) => -l.packs,
+          ],
+          [
+            'Price',
+            (l) => (l.packs > 0 ? priceWords(l.price, currency) : '—'),
+            (l) => (l.packs > 0 ? l.price : 0),
+          ],
         ]}
       />
       <dl className="fact-list">
@@ -62,9 +74,9 @@ export function ShoppingTable({ list, currency, name, stale }: ShoppingTableProp
           rowKey={(r) => r.what}
           columns={[
             ['Instead', (r) => r.what],
-            ['As it is', (r) => priceWords(r.price, currency)],
-            ['So', (r) => priceWords(r.insteadPrice, currency)],
-            ['Joints saved', (r) => r.fewerJoints],
+            ['As it is', (r) => priceWords(r.price, currency), (r) => r.price],
+            ['So', (r) => priceWords(r.insteadPrice, currency), (r) => r.insteadPrice],
+            ['Joints saved', (r) => r.fewerJoints, (r) => -r.fewerJoints],
             ['But', (r) => r.costs],
           ]}
         />

@@ -41,7 +41,7 @@ export function WiringPicture({ jobId, job, solved }: PictureProps) {
         rows={rows}
         rowKey={(r) => r.lead}
         columns={[
-          ['No.', (r) => r.label],
+          ['No.', (r) => r.label, (r) => r.label],
           [
             'From',
             (r) => (
@@ -49,6 +49,7 @@ export function WiringPicture({ jobId, job, solved }: PictureProps) {
                 {r.from} <b>{r.fromPolarity}</b>
               </>
             ),
+            (r) => r.from,
           ],
           [
             'To',
@@ -57,6 +58,7 @@ export function WiringPicture({ jobId, job, solved }: PictureProps) {
                 {r.to} <b>{r.toPolarity}</b>
               </>
             ),
+            (r) => r.to,
           ],
           [
             'Wire',
@@ -66,11 +68,13 @@ export function WiringPicture({ jobId, job, solved }: PictureProps) {
                 {r.sold}
               </span>
             ),
+            (r) => r.sold,
           ],
           [
             'Cut',
             (r) =>
               r.direct ? 'leg to leg' : formatQuantity(r.cutMillimetres, 'millimetre', { significant: 4 }),
+            (r) => (r.direct ? 0 : r.cutMillimetres),
           ],
           ['Through', (r) => r.through.join(', ') || '—'],
         ]}

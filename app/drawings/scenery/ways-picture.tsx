@@ -34,10 +34,14 @@ export function WaysPicture({ layout, jobId }: PictureProps) {
         columns={[
           ['Joined by', (w) => hookUps[w.name].name],
           ['In a lamp', (w) => formatQuantity(w.lampAmps, 'amp', { significant: 2 })],
-          ['All', (w) => money(w.cost)],
-          ['Each', (w) => money(w.costPerLamp)],
-          ['To solder', (w) => `${w.joints}`],
-          ['Room for', (w) => `${w.roomFor} more${w.fullBecause === 'supply' ? ', by the supply' : ''}`],
+          ['All', (w) => money(w.cost), (w) => w.cost],
+          ['Each', (w) => money(w.costPerLamp), (w) => w.costPerLamp],
+          ['To solder', (w) => `${w.joints}`, (w) => w.joints],
+          [
+            'Room for',
+            (w) => `${w.roomFor} more${w.fullBecause === 'supply' ? ', by the supply' : ''}`,
+            (w) => -w.roomFor,
+          ],
           ['If forgotten', forgets],
           [
             '',

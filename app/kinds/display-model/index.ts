@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 import { FAINT_LIGHTNESS } from '../../../core/light/lamp-light';
-import { behaviour, circuit, proof, states, throttle } from '../../bench/shared-pictures';
+import { behaviour, circuit, compare, proof, states, throttle } from '../../bench/shared-pictures';
 import { build, buildPictures } from '../../bench/shared-build';
 import { DisplayFigures, DisplayScene } from './display-scene';
 import { stageOf } from './stage-of';
@@ -42,7 +42,7 @@ export const face: Face<DisplayModelRecord> = {
   stages: stages.map((s) => ({ ...s, ...panels[s.id] })),
   opensAt: 'circuit',
   stageOf,
-  pictures: [circuit, behaviour, throttle, states, proof, ...buildPictures],
+  pictures: [circuit, behaviour, throttle, states, compare, proof, ...buildPictures],
   Scene: DisplayScene,
   Figures: DisplayFigures,
   says({ readings }) {

@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { behaviour, circuit, proof, states, throttle } from '../../bench/shared-pictures';
+import { behaviour, circuit, compare, proof, states, throttle } from '../../bench/shared-pictures';
 import { build, buildPictures } from '../../bench/shared-build';
 import { shownAt } from '../../../core/kinds/locomotive/shown';
 import { stageOf } from './stage-of';
@@ -66,6 +66,7 @@ export const face: Face<LocomotiveRecord> = {
     throttle,
     states,
     behaviour,
+    compare,
     {
       id: 'sheet',
       name: 'Sheet',

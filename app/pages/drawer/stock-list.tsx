@@ -20,14 +20,24 @@ interface SectionProps {
   readonly layout: Layout;
 }
 
+/** Orders the list can be looked through in. */
+const orders = {
+  sort: { name: 'sort', compare: () => 0 },
+  name: { name: 'name', compare: (a: StockRow, b: StockRow) => inWords.compare(a.name, b.name) },
+  fewest: { name: 'fewest first', compare: (a: StockRow, b: StockRow) => a.count - b.count },
+  place: { name: 'where it is kept', compare: (a: StockRow, b: StockRow) => inWords.compare(a.kept, b.kept) },
+} as const;
+const inWords = new Intl.Collator('en', { numeric: true });
+
 /** Everything in the drawer: counted, priced, with where it is kept; looked through by any word of it. */
 export function StockList({ layout }: SectionProps) {
   const [asked, setAsked] = useState('');
+  const [order, setOrder] = useState<keyof typeof orders>('sort');
   const edit = useLayoutStore((s) => s.edit);
   const words = asked.toLowerCase().split(/\s+/).filter(Boolean);
-  const rows = stockRows(layout).filter((r) =>
-    words.every((w) => `${r.name} ${r.kept} ${r.key}`.toLowerCase().includes(w)),
-  );
+  const rows = stockRows(layout)
+    .filter((r) => words.every((w) => `${r.name} ${r.kept} ${r.key}`.toLowerCase().includes(w)))
+    .toSorted(orders[order].compare);
   /** Changes one thing of a part, whatever else of it has changed since it was drawn. */
   const put = (row: StockRow, changed: Partial<StockRow>, label: string): void =>
     edit(label, (draft) => {
@@ -44,6 +54,17 @@ export function StockList({ layout }: SectionProps) {
         value={asked}
         onChange={(e) => setAsked(e.target.value)}
       />
+      {rows.length > 1 && (
+        <SelectField<keyof typeof orders>
+          label="Ordered by"
+          value={order}
+          options={(Object.keys(orders) as (keyof typeof orders)[]).map((id) => ({
+            value: id,
+            label: orders[id].name,
+          }))}
+          onChange={setOrder}
+        />
+      )}
       {rows.length > 0 && (
         <div className="stock-head" aria-hidden="true">
           <span>Part</span>

@@ -33,18 +33,24 @@ export function RunList({ layout, figures, chosen = null, stale = false, onChoos
             ) : (
               r.label
             ),
+          (r) => r.label,
         ],
-        ['From', (r) => r.from],
-        ['To', (r) => r.to],
-        ['Wire', (r) => r.wire],
+        ['From', (r) => r.from, (r) => r.from],
+        ['To', (r) => r.to, (r) => r.to],
+        ['Wire', (r) => r.wire, (r) => r.wire],
         ['Colours', (r) => `${r.plus}, ${r.minus}`],
-        ['Length', (r) => formatQuantity(r.millimetres, 'millimetre')],
+        ['Length', (r) => formatQuantity(r.millimetres, 'millimetre'), (r) => r.millimetres],
         ['Through', (r) => r.through],
         [
           'Flows',
           (r) => (r.amps === null ? '' : formatQuantity(Math.abs(r.amps), 'amp', { significant: 2 })),
+          (r) => -Math.abs(r.amps ?? 0),
         ],
-        ['At its end', (r) => (r.volts === null ? '' : formatQuantity(r.volts, 'volt', { significant: 3 }))],
+        [
+          'At its end',
+          (r) => (r.volts === null ? '' : formatQuantity(r.volts, 'volt', { significant: 3 })),
+          (r) => r.volts ?? Infinity,
+        ],
       ]}
     />
   );
