@@ -50,6 +50,29 @@ describe('ticking tasks', () => {
     });
     expect(complaintsOf(done)).toEqual([]);
   });
+  test('wire and sleeves go out by the metre, as far as they are there, and come back to the millimetre', () => {
+    const wired = tasks.find((t) => t.uses.some((u) => u.key.startsWith('wire:')))!;
+    const { key, count } = wired.uses.find((u) => u.key.startsWith('wire:'))!;
+    const sleeves = tasks.find((t) => t.id === 'sleeve bench')!;
+    const reels = change(layout, (draft) => {
+      const reel = { order: 2, name: 'Reel', price: 0.3, kept: 'wall' };
+      draft.drawer.sundries.reel = { ...reel, key, count: 10 };
+      draft.drawer.sundries.sleeves = { ...reel, order: 3, key: 'shrink', count: 0.01 };
+    }).layout;
+    const done = change(reels, (draft) => {
+      tick(draft, id, wired, true);
+      tick(draft, id, sleeves, true);
+    }).layout;
+    expect(count).toBeGreaterThan(0.05);
+    expect(done.drawer.sundries.reel.count).toBeCloseTo(10 - count, 9);
+    expect(done.drawer.sundries.sleeves.count).toBe(0);
+    expect(complaintsOf(done)).toEqual([]);
+    const undone = change(done, (draft) => {
+      tick(draft, id, sleeves, false);
+      tick(draft, id, wired, false);
+    }).layout;
+    expect(owned(undone)).toEqual(owned(reels));
+  });
   test('unticked, exactly what was taken comes back, in whatever order', () => {
     fc.assert(
       fc.property(fc.array(fc.nat(tasks.length - 1), { maxLength: 40 }), (presses) => {

@@ -1,5 +1,5 @@
 import { anyJobIn } from '../document/jobs';
-import { stockOf } from '../study/stock';
+import { soldByLength, stockOf } from '../study/stock';
 import type { Draft } from 'immer';
 import type { Layout } from '../document/layout';
 import type { ProgressRecord, TakenRecord } from '../document/progress-record';
@@ -8,6 +8,9 @@ import type { Task } from './order/task';
 /** What is kept of a task; nothing done and nothing written where nothing is. */
 export const keptOf = (progress: ProgressRecord, taskId: string): ProgressRecord['tasks'][string] =>
   Object.hasOwn(progress.tasks, taskId) ? progress.tasks[taskId] : { done: false, note: '', taken: [] };
+
+/** Metres that were taken and came back are what they were. */
+const inMicrometres = (count: number): number => Number(count.toFixed(6));
 
 /** Stock by where it stands in a draft. */
 function stockIn(
@@ -48,9 +51,9 @@ export function tick(
       let wanted = count;
       for (const stock of stockOf(draft as Layout, key)) {
         const own = stockIn(draft, stock)!;
-        const took = Math.min(wanted, Math.floor(own.count));
+        const took = Math.min(wanted, soldByLength(key) ? own.count : Math.floor(own.count));
         if (took <= 0) continue;
-        own.count -= took;
+        own.count = inMicrometres(own.count - took);
         wanted -= took;
         taken.push({ from: stock.from, id: stock.id, count: took });
       }
@@ -58,7 +61,7 @@ export function tick(
   } else
     for (const t of known.taken) {
       const own = stockIn(draft, t);
-      if (own) own.count += t.count;
+      if (own) own.count = inMicrometres(own.count + t.count);
     }
   keep(progress, task.id, { ...known, done, taken });
 }

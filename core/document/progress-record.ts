@@ -1,10 +1,10 @@
 import { z } from 'zod';
 
-/** What was taken out of the drawer when a task was ticked: the collection, the id of the stock, how many. */
+/** What was taken out of the drawer when a task was ticked: the collection, the id of the stock, how many, or how many metres. */
 const taken = z.looseObject({
   from: z.string().min(1).max(40),
   id: z.string(),
-  count: z.number().int().min(1).max(100_000),
+  count: z.number().positive().max(100_000),
 });
 
 /** How far the building of a job is. Only what was touched is kept. */

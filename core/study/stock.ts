@@ -85,6 +85,11 @@ export const wireSort = (wire: WireName, colour: WireColour): StockSort => ({
   name: `${wireOf(wire).name}, ${colour}`,
 });
 export const shrinkSort: StockSort = { key: 'shrink', name: 'Heat-shrink 1.5 mm' };
+/** A sleeve over a joint (common practice, no source). */
+export const SLEEVE_MILLIMETRES = 8;
+
+/** Whether stock of a sort is counted in metres rather than in pieces. */
+export const soldByLength = (key: string): boolean => key.startsWith('wire:') || key === shrinkSort.key;
 
 /** Stock of a sort in the drawer. */
 export interface Stock {

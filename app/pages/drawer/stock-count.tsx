@@ -1,6 +1,7 @@
 import { CountField } from '../../fields/count-field';
 import { TextField } from '../../fields/text-field';
 import { csvFigure } from '../../../core/build/lists/csv';
+import { soldByLength } from '../../../core/study/stock';
 import type { StockRow } from '../../../core/build/lists/stock-csv';
 
 const MOST_COUNT = 9999;
@@ -15,7 +16,7 @@ const metresIn = (text: string): number | null => csvFigure(text.replace(/\s*m\s
 
 /** How many there are: whole pieces, or metres of what comes by the metre; and what one costs. */
 export function StockCount({ row, onPut }: StockCountProps) {
-  const metres = row.key.startsWith('wire:') || row.key === 'shrink';
+  const metres = soldByLength(row.key);
   return (
     <>
       {metres ? (

@@ -4,7 +4,7 @@ import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
 import { priceOf } from '../../study/bill';
 import { wiringTable } from '../wiring-table';
-import { piecesOf, shrinkSort, sortOf, stockOf, wireSort } from '../../study/stock';
+import { piecesOf, SLEEVE_MILLIMETRES, shrinkSort, sortOf, stockOf, wireSort } from '../../study/stock';
 import type { Layout } from '../../document/layout';
 import type { WireName } from '../../part/wire';
 
@@ -20,8 +20,7 @@ export interface NeedOf {
   readonly pieces: readonly number[];
 }
 
-/** A sleeve over a joint, and what a metre of it costs (common practice, no source). */
-const SLEEVE_MILLIMETRES = 8;
+/** What a metre of sleeve costs (common practice, no source). */
 const SLEEVE_PRICE = 1.2;
 /** A lamp of no known body is taken for a small chip's like. */
 const USUAL_SPARES = 0.1;

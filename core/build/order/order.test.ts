@@ -10,6 +10,7 @@ import { anyJobIn } from '../../document/jobs';
 import { change } from '../../document/patch';
 import { checkJob } from '../../finding/check';
 import { benchOf } from '../../study/bench';
+import { needsOf } from '../lists/needs';
 import { orderOf, ordered, possibleWithout, type BuildOrder } from './order';
 import { need, task, type Task } from './task';
 import type { Draft } from 'immer';
@@ -42,6 +43,18 @@ describe('over 500 generated jobs of all kinds', () => {
   const built = cases.map((c) => ({ ...c, order: orderIn(c) }));
   const orders = built.filter((b): b is Case & { order: BuildOrder } => b.order !== null);
 
+  test('what its tasks use is what is on its lists: parts, every metre of wire, and sleeves for joints made', () => {
+    for (const { layout, jobId, order } of orders.slice(0, 150)) {
+      const used = new Map<string, number>();
+      for (const { key, count } of order.tasks.flatMap((t) => t.uses))
+        used.set(key, (used.get(key) ?? 0) + count);
+      const needs = needsOf(layout, [jobId]);
+      for (const n of needs.filter((line) => line.key.startsWith('wire:')))
+        expect(used.get(n.key)).toBeCloseTo(n.count, 9);
+      const sleeves = needs.find((n) => n.key === 'shrink');
+      expect(used.get('shrink') ?? 0).toBeLessThanOrEqual((sleeves?.count ?? 0) + 1e-9);
+    }
+  });
   test('an order is missing only where something does not pass, which is found as well', () => {
     expect(orders.length).toBeGreaterThan(250);
     const without = built.filter((b) => b.order === null);

@@ -10,6 +10,7 @@ import { lampTasks } from './tasks/lamps';
 import { proofTasks } from './tasks/proof';
 import { jointTasks } from './tasks/joints';
 import { threadedTasks } from './tasks/threading';
+import { withWire } from './wire-use';
 import type { Bench } from '../../study/bench';
 import type { Task } from './task';
 
@@ -52,7 +53,7 @@ export function tasksOf(bench: Bench): Task[] {
         }
       : t,
   );
-  const all = [...earlier, ...tested];
+  const all = withWire(bench, [...earlier, ...tested], making.count);
   return [...all, ...closingTasks(making, all)];
 }
 

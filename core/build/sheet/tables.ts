@@ -1,4 +1,5 @@
 import { keptOf } from '../progress';
+import { soldByLength } from '../../study/stock';
 import { formatQuantity } from '../../quantity/format';
 import type { Sheet } from './sheet';
 
@@ -10,10 +11,9 @@ export interface SheetTable {
 }
 
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 4 });
-const metres = (key: string): boolean => key.startsWith('wire:') || key === 'shrink';
 /** A count in pieces, or in metres with its unit. */
 export const amountWords = (key: string, count: number): string =>
-  metres(key) ? `${Number(count.toFixed(2))} m` : String(Number(count.toFixed(2)));
+  soldByLength(key) ? `${Number(count.toFixed(2))} m` : String(Number(count.toFixed(2)));
 export const priceWords = (price: number, currency: string): string => `${price.toFixed(2)} ${currency}`;
 
 /** The tables of a sheet, in the order they are read; empty ones are left out. */

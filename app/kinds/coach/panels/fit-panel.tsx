@@ -6,6 +6,7 @@ import { TextField } from '../../../fields/text-field';
 import { useLayoutStore } from '../../../store/layout-store';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
 import type { FitRecord } from '../../../../core/kinds/coach/fit-record';
+import { setHinge } from '../../../../core/kinds/coach/usual-passages';
 import { usualBoard, usualTabs, usualTallest } from '../../../../core/kinds/coach/usual-fit';
 import { parseQuantity } from '../../../../core/quantity/parse';
 import { formatQuantity } from '../../../../core/quantity/format';
@@ -131,7 +132,11 @@ export function FitPanel({ layout, jobId }: CoachProps) {
         </>
       )}
       <FitThings jobId={jobId} layout={layout} />
-      <Opening fit={fit} onChange={change} />
+      <Opening
+        fit={fit}
+        onChange={change}
+        onHinge={(hinge) => edit('Hinge', (draft) => setHinge(coachIn(draft, jobId), hinge))}
+      />
       <More label="The eye beside the track; light through the shell" open={fit.shell !== 'opaque'}>
         <div className="two-fields">
           <NumberField
@@ -210,7 +215,14 @@ function TabPlaces({
 
 type FitChange = (label: string, recipe: (fit: Draft<FitRecord>) => void) => void;
 
-function Opening({ fit, onChange }: { readonly fit: FitRecord; readonly onChange: FitChange }) {
+interface OpeningProps {
+  readonly fit: FitRecord;
+  readonly onChange: FitChange;
+  /** What hinges gives the leads a gap to go through. */
+  readonly onHinge: (hinge: FitRecord['opening']['hinge']) => void;
+}
+
+function Opening({ fit, onChange, onHinge }: OpeningProps) {
   const { opening } = fit;
   type Opening = FitRecord['opening'];
   const ends = [
@@ -236,7 +248,7 @@ function Opening({ fit, onChange }: { readonly fit: FitRecord; readonly onChange
           label="The roof hinges"
           value={opening.hinge}
           options={[{ value: 'none', label: 'lifts off whole' }, ...ends]}
-          onChange={(hinge) => onChange('Hinge', (f) => void (f.opening.hinge = hinge))}
+          onChange={onHinge}
         />
         <SelectField<Opening['leadsEnd']>
           label="Leads go down"

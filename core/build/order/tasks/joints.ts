@@ -6,6 +6,7 @@ import { supplyKind } from '../../../supply';
 import { usesOf } from '../../../study/stock';
 import { groupOf, type Ends } from '../ends';
 import { times, type Making } from '../making';
+import { sleeveUse } from '../wire-use';
 import { need, task, type JoinedEnd, type Need, type Task } from '../task';
 
 /** Minutes for a joint, and to slide on a sleeve (common practice, no source). */
@@ -195,18 +196,20 @@ function sleeved(
   },
 ): Task {
   const minutes = SLEEVE * of.pieces + (known?.minutes ?? 0);
+  const pieces = Math.round(minutes / SLEEVE);
   return task({
     id: of.sleeve,
     does:
       of.sleeve === SLEEVES_ON_BENCH
         ? 'Slide heat-shrink on, before the bench joints'
         : `Slide heat-shrink on, before you ${inSentence(of.said.does)}`,
-    says: `${Math.round(minutes / SLEEVE)} pieces, pushed well away from the iron. Once it is joined they no longer go on.`,
+    says: `${pieces} pieces, pushed well away from the iron. Once it is joined they no longer go on.`,
     tool: 'hands',
     position: of.position,
     parts: [...new Set([...(known?.parts ?? []), ...of.about.parts])],
     lamps: [...new Set([...(known?.lamps ?? []), ...of.about.lamps])],
     minutes,
+    uses: [sleeveUse(pieces)],
     needs: [...(known?.needs ?? []), ...of.needs],
   });
 }

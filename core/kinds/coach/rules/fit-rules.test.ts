@@ -1,7 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { boatTrain } from '../../../../tests/generated';
 import { change, patched } from '../../../document/patch';
+import { orderOf } from '../../../build/order/order';
 import { checkJob } from '../../../finding/check';
+import { benchOf } from '../../../study/bench';
+import { setHinge } from '../usual-passages';
 import { coachIn } from '../jobs';
 import type { Draft } from 'immer';
 import type { Finding } from '../../../finding/finding';
@@ -116,5 +119,22 @@ describe('reach and hinge', () => {
     cures(at('left'), 'leads-at-hinge');
     expect(find(at('right'), 'leads-at-hinge')).toEqual([]);
     expect(find(at('none'), 'leads-at-hinge')).toEqual([]);
+  });
+  test('where the roof hinges its leads go through the gap there, threaded in the order of work; lifted off they do not', () => {
+    const hinged = laid((j) => setHinge(j, 'left'));
+    const through = (layout: Layout, passage: string): number =>
+      benchOf(layout, id).assembly.leads.filter((l) => l.through.includes(passage)).length;
+    expect(through(hinged, 'hinge')).toBe(2);
+    expect(through(boatTrain(), 'hinge')).toBe(0);
+    const made = orderOf(benchOf(hinged, id));
+    expect(made.ok && made.order.tasks.some((t) => t.threads === 'hinge')).toBe(true);
+    // A gap that is too narrow for them is found like any other passage.
+    const narrow = change(hinged, (draft) => {
+      coachIn(draft, id).passages.hinge.boreMillimetres = 0.4;
+    }).layout;
+    expect(find(narrow, 'does-not-pass')[0].title).toMatch(/gap at the hinge/);
+    expect(
+      coachIn(change(hinged, (draft) => setHinge(coachIn(draft, id), 'none')).layout, id).passages,
+    ).toEqual(coachIn(boatTrain(), id).passages);
   });
 });
