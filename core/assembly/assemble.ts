@@ -8,6 +8,7 @@ import { motorOf } from '../document/moving-record';
 import { layCircuit, senseIn, type LaidLamp } from './lay-circuit';
 import { Laying, t, type LineLead, type Sense } from './laying';
 import { leadsOf } from './leads';
+import { onBoards } from './on-board';
 import { seated, threaded } from './passages';
 import { stageFor } from './stages';
 import { LineLaying } from './stages/stage';
@@ -99,7 +100,7 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
   for (const line of roots)
     if (line.from.kind !== 'line') branch.lay(line, begin(line), line.from.kind === 'output' && oneSense);
   for (const lamp of lamps) if (lamp.circuitId === null) laying.lamp(lamp, null);
-  const parts = seated(laying.parts, job, (lampId) => laying.wiring.placeOf(job, lampId));
+  const parts = seated(onBoards(laying.parts, job), job, (lampId) => laying.wiring.placeOf(job, lampId));
   return { jobId, parts, leads: threaded(laying.leads, parts, job), lines: laying.lines };
 }
 

@@ -1,6 +1,7 @@
 import type { WireColour } from '../part/wire-colour';
 import type { WireRole } from '../document/wire-legend';
 import type { BuiltInRecord } from '../document/lamp-record';
+import type { BoughtBoardName } from '../part/bought-board';
 import type { BulbPart } from '../part/bulb';
 import type { DecoderOutput } from '../part/decoder-type';
 import type { HubSocket } from '../part/hub-socket';
@@ -27,6 +28,8 @@ interface PartBase {
   readonly lamp: string | null;
   /** The place of the job it sits in, where its lamps have places: `A`, `roof`. Null at the hub of the wiring. */
   readonly place: string | null;
+  /** The board bought whole that it comes on; null for a loose part. */
+  readonly board: BoughtBoardName | null;
   /** Which paths of the document decide its figures, so that whoever changes one need not know the record. */
   readonly decides: Readonly<Partial<Record<Figure, DocumentPath>>>;
 }

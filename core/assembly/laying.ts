@@ -51,7 +51,7 @@ export const t = (part: string, terminal: string): Terminal => ({ part, terminal
 
 /** What a part may be given beside its own figures; the rest follows from where it is laid. */
 export type PartFigures = Part extends infer P ? (P extends Part ? Omit<P, BaseKey> : never) : never;
-type BaseKey = 'id' | 'label' | 'path' | 'line' | 'circuit' | 'lamp' | 'place' | 'decides';
+type BaseKey = 'id' | 'label' | 'path' | 'line' | 'circuit' | 'lamp' | 'place' | 'board' | 'decides';
 
 /** Parts and leads while they are laid, from the supply towards the last lamp. */
 export class Laying {
@@ -96,6 +96,7 @@ export class Laying {
       circuit: null,
       lamp: null,
       place: null,
+      board: null,
       ...belongs,
       ...figures,
       id,

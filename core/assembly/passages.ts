@@ -32,7 +32,7 @@ export function seated(
   placeOf: (lampId: string) => string,
 ): Part[] {
   return parts.map((part) => {
-    if (part.kind !== 'resistor' || part.lamp === null) return part;
+    if (part.kind !== 'resistor' || part.lamp === null || part.board !== null) return part;
     const place = placeOf(part.lamp);
     const passes = passagesOfPlace(job, place).every(
       (p) => resistorDiameter(part.ratedWatts) <= p.boreMillimetres,

@@ -1,4 +1,6 @@
+import { isOnBoard } from '../assembly/on-board';
 import { wireOfLead } from '../assembly/passing';
+import { boughtBoards } from '../part/bought-board';
 import { wiringOf } from '../kinds/wirings';
 import { standardColour } from '../part/plug';
 import { inSentence } from '../quantity/format';
@@ -27,6 +29,8 @@ export interface WiringRow {
   readonly sold: WireColour;
   /** Leg to leg or on one board: no wire is cut for it. */
   readonly direct: boolean;
+  /** Copper of a board that is bought whole: nothing is done about it. */
+  readonly onBoard: boolean;
   /** Its way, with what moves; and what to cut, so that it can be shortened later. */
   readonly runMillimetres: number;
   readonly cutMillimetres: number;
@@ -75,6 +79,15 @@ export function terminalWords(part: Part, terminal: string): string {
   return words[terminal] ?? terminal;
 }
 
+/** Whether a lead keeps its side: from what gives plus and minus rather than two rails. */
+export const isSteady = ({ role }: Pick<Lead, 'role'>): boolean => role === 'plus' || role === 'minus';
+
+/** An end of a lead in words: what comes on a board is told by the board. */
+const endWords = (part: Part, terminal: string, lead: Lead): string =>
+  part.board !== null && part.kind !== 'socket'
+    ? `${boughtBoards[part.board].name.split(',')[0]}, ${part.lamp === null ? terminalWords(part, terminal) : `socket of ${inSentence(part.label)}`}`
+    : `${part.label}, ${part.kind === 'rails' && isSteady(lead) ? lead.role : terminalWords(part, terminal)}`;
+
 function polarity(part: Part, terminal: string, lead: Lead): Polarity {
   if (part.kind === 'lamp' && part.second) return '~';
   if (part.kind === 'driver') return terminal.startsWith('out') === (part.switches === 'minus') ? '−' : '+';
@@ -106,7 +119,9 @@ export function wiringTable({ assembly, job }: Pick<Bench, 'assembly' | 'job'>):
       : part.kind === 'rails'
         ? { ...hub, height: 0 }
         : hub;
-  return assembly.leads.map((lead, i) => {
+  let labels = 0;
+  return assembly.leads.map((lead) => {
+    const onBoard = isOnBoard(byId, lead);
     const end = (t: Terminal): { part: Part; terminal: string; spot: Spot } => {
       const part = byId.get(t.part)!;
       return { part, terminal: t.terminal, spot: spotOf(part) };
@@ -122,15 +137,16 @@ export function wiringTable({ assembly, job }: Pick<Bench, 'assembly' | 'job'>):
     const wire = wireOfLead(job, lead);
     return {
       lead: lead.id,
-      label: String(i + 1),
-      from: `${from.part.label}, ${terminalWords(from.part, from.terminal)}`,
-      to: `${to.part.label}, ${terminalWords(to.part, to.terminal)}`,
+      label: onBoard ? '' : String(++labels),
+      from: endWords(from.part, from.terminal, lead),
+      to: endWords(to.part, to.terminal, lead),
       fromPolarity: polarity(from.part, from.terminal, lead),
       toPolarity: polarity(to.part, to.terminal, lead),
       wire,
       colour: lead.colour,
       sold: soldColour(wire, lead),
       direct,
+      onBoard,
       runMillimetres: Math.round(run),
       cutMillimetres: direct ? 0 : Math.ceil((run + CUT_LONG) / STEP) * STEP,
       through: lead.through.map((id) => inSentence(job.passages[id].name)),

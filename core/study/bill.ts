@@ -1,7 +1,8 @@
 import { cellTypes } from '../part/cell';
 import { reservoirPrice } from '../part/electrolytic';
 import { terminalKey, type Assembly, type Part } from '../assembly/assembly';
-import { piecesOf, sortOf, stockOf } from './stock';
+import { boardsOf, isOnBoard, type BoardNeed } from '../assembly/on-board';
+import { boardSort, piecesOf, plugSort, sortOf, stockOf } from './stock';
 import type { Layout } from '../document/layout';
 import type { Supply } from '../supply';
 
@@ -13,7 +14,7 @@ const PRICES = {
   mouldedBridge: 0.35,
   looseDiodes: 0.24,
   limiter: 0.6,
-  /** Of a hub with six or more of them. */
+  /** Of a hub that is built. */
   socket: 1.4,
   regulator: 0.9,
   switch: 0.5,
@@ -23,8 +24,9 @@ const PRICES = {
   motor: 6,
 } as const;
 
-/** Price of one part: what the drawer says of its like, else a typical one. */
+/** Price of one part: what the drawer says of its like, else a typical one; nothing for what comes on a board. */
 export function priceOf(part: Part, layout: Layout, supply: Supply): number {
+  if (part.board !== null) return 0;
   const sort = sortOf(part);
   const own = sort && stockOf(layout, sort.key)[0];
   if (own?.from === 'sundries') return own.price * piecesOf(part);
@@ -70,22 +72,39 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
   }
 }
 
+/** What the drawer says a sort costs; null where it does not know. */
+const ownPrice = (layout: Layout, key: string): number | null => stockOf(layout, key)[0]?.price ?? null;
+/** Price of a board bought whole, and of a plug for it: the drawer's, else a typical one. */
+export const boardPrice = (layout: Layout, board: BoardNeed): number =>
+  ownPrice(layout, boardSort(board).key) ?? board.price;
+export const plugPrice = (layout: Layout, board: BoardNeed): number =>
+  ownPrice(layout, plugSort(board).key) ?? board.plugPrice;
+
 /** Price of all parts of a job, in the layout's currency. */
 export function costOf(assembly: Assembly, layout: Layout, supply: Supply): number {
-  return assembly.parts.reduce((sum, p) => sum + priceOf(p, layout, supply), 0);
+  const loose = assembly.parts.reduce((sum, p) => sum + priceOf(p, layout, supply), 0);
+  return boardsOf(assembly).reduce(
+    (sum, b) => sum + b.count * boardPrice(layout, b) + b.plugs * plugPrice(layout, b),
+    loose,
+  );
 }
 
 /**
  * Joints to solder: terminals that a lead ends at. Units of one piece of strip, and lamps of one
- * fairy string, come joined: a piece counts its two ends once.
+ * fairy string, come joined: a piece counts its two ends once. What comes on a board is joined there.
  */
 export function jointsOf(assembly: Assembly): number {
-  const joined = new Set(assembly.leads.flatMap((l) => [terminalKey(l.from), terminalKey(l.to)]));
+  const byId = new Map(assembly.parts.map((p) => [p.id, p]));
+  const joined = new Set(
+    assembly.leads
+      .filter((l) => !isOnBoard(byId, l))
+      .flatMap((l) => [terminalKey(l.from), terminalKey(l.to)]),
+  );
   const pieces = new Set<string>();
   let joints = 0;
   for (const key of joined) {
     const [id, terminal] = key.split('.');
-    const part = assembly.parts.find((p) => p.id === id)!;
+    const part = byId.get(id)!;
     if (part.kind === 'lamp' && (part.led.form === 'strip' || part.led.form === 'fairy')) {
       pieces.add(`${part.circuit ?? id} ${part.led.form} ${terminal}`);
     } else if (part.kind === 'bridge' && part.loose) joints += 2;

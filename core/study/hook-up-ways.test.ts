@@ -51,3 +51,17 @@ test('each change makes what it says, and nothing to stop for', () => {
   }
   expect(way('output').patches).toBeNull();
 });
+
+test('a hub on three cells leaves its transistors too few volts: it is told, and not offered', () => {
+  const cells = newLamps(quayside(), {
+    sort: 'mast',
+    name: 'Quay lamps',
+    lamps: 2,
+    part: 'white-warm',
+    supply: { kind: 'cell' },
+    hookUp: 'strip',
+  });
+  const hub = hookUpWays(cells.layout, sceneryId.lamp).find((w) => w.name === 'hub')!;
+  expect(hub).toMatchObject({ tooFewVolts: true, patches: null });
+  expect(way('hub')).toMatchObject({ tooFewVolts: false });
+});

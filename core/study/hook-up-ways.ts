@@ -1,3 +1,4 @@
+import { boughtBoards } from '../part/bought-board';
 import { change } from '../document/patch';
 import { hookUps, isScenery, type HookUpName, type Scenery } from '../document/scenery-record';
 import { usualSupply } from '../document/usual-supply';
@@ -31,7 +32,9 @@ export interface HookUpWay {
   readonly bearsAmps: number;
   /** Mean current of a lamp so joined. */
   readonly lampAmps: number;
-  /** The change that makes it so; null for the way it stands, and where another supply would be needed. */
+  /** The supply has too few volts for it: less than half of the current that is wanted flows. */
+  readonly tooFewVolts: boolean;
+  /** The change that makes it so; null for the way it stands, where another supply would be needed, and where it would not light them. */
   readonly patches: readonly Patch[] | null;
 }
 
@@ -43,23 +46,24 @@ const joins: Readonly<
   rail: { each: 0.05, once: 1, places: null },
   // Two ways a lamp.
   strip: { each: 0.25, once: 0, places: 6 },
-  // Sockets with their resistors, and plugs.
-  board: { each: 0.6, once: 1.5, places: 12 },
-  // Its sockets are priced as parts; plugs.
-  hub: { each: 0.15, once: 2, places: 6 },
+  // Boards and their plugs are priced as parts.
+  board: { each: 0, once: 0, places: boughtBoards.sockets.sockets },
+  hub: { each: 0, once: 0, places: boughtBoards.hub.sockets },
   // A share of the board, by the address.
   output: { each: 0, once: 4, places: null },
 };
 /** A supply is loaded to this share of what it gives (common practice, no source). */
 const LOADED_SHARE = 0.8;
+/** A way that gives a lamp less than this share of what it has now does not light it. */
+const LEAST_SHARE = 0.5;
 
 /** Joints that want an iron: at lamps, at loose resistors, at a rail; screws and plugs want none. */
 function solderJoints({ assembly }: Bench, name: HookUpName): number {
-  const kinds = new Map(assembly.parts.map((p) => [p.id, p.kind]));
+  const parts = new Map(assembly.parts.map((p) => [p.id, p]));
   const soldered = (part: string): boolean => {
-    const kind = kinds.get(part);
+    const { kind, board } = parts.get(part)!;
     if (kind === 'lamp' || kind === 'bulb') return true;
-    if (kind === 'resistor' || kind === 'diode') return name !== 'board' && name !== 'hub';
+    if (kind === 'resistor' || kind === 'diode') return board === null;
     return kind === 'rails' && name === 'rail';
   };
   return assembly.leads.reduce(
@@ -69,9 +73,10 @@ function solderJoints({ assembly }: Bench, name: HookUpName): number {
 }
 
 /** The most a lamp gets when one of the resistors is left out; null where nothing loose can be forgotten. */
-function forgotten(bench: Bench, name: HookUpName): number | null {
-  if (name === 'hub' || name === 'board') return null;
-  const resistor = bench.assembly.parts.find((p) => p.kind === 'resistor' && p.role !== 'charge');
+function forgotten(bench: Bench): number | null {
+  const resistor = bench.assembly.parts.find(
+    (p) => p.kind === 'resistor' && p.role !== 'charge' && p.board === null,
+  );
   if (!resistor) return null;
   const without = withFaults(bench, [{ kind: 'short', part: resistor.id }]);
   const { dies } = new Solver(without).at(usualState(without), { stress: 'highest' });
@@ -132,6 +137,8 @@ export function hookUpWays(layout: Layout, jobId: string): HookUpWay[] {
     const perLamp = readings.supplyAmps.mean / Math.max(1, lamps);
     const bySupply = perLamp > 0 ? Math.max(0, Math.floor((limit - readings.supplyAmps.mean) / perLamp)) : 0;
     const byPlaces = places === null ? Infinity : Math.ceil(lamps / places) * places - lamps;
+    const lampAmps = mean(readings);
+    const tooFewVolts = lampAmps < LEAST_SHARE * wanted;
     return {
       name,
       now,
@@ -140,10 +147,11 @@ export function hookUpWays(layout: Layout, jobId: string): HookUpWay[] {
       joints: solderJoints(bench, name),
       roomFor: Math.min(bySupply, byPlaces),
       fullBecause: byPlaces < bySupply ? 'places' : 'supply',
-      forgottenAmps: forgotten(bench, name),
+      forgottenAmps: forgotten(bench),
       bearsAmps: Math.min(...readings.dies.map((d) => d.led?.greatestAmps ?? Infinity)),
-      lampAmps: mean(readings),
-      patches: now || other ? null : laid.patches,
+      lampAmps,
+      tooFewVolts,
+      patches: now || other || tooFewVolts ? null : laid.patches,
     };
   });
 }

@@ -3,6 +3,7 @@ import { wattsName } from '../part/resistor';
 import { inOrder } from '../document/in-order';
 import { wireOf, type WireName } from '../part/wire';
 import type { Part } from '../assembly/assembly';
+import type { BoardNeed } from '../assembly/on-board';
 import type { WireColour } from '../part/wire-colour';
 import type { JobCore } from '../document/job-record';
 import type { Layout } from '../document/layout';
@@ -16,8 +17,9 @@ export interface StockSort {
 /** Rounded, so that a value computed and one typed are the same sort. */
 const plain = (figure: number): string => String(Number(figure.toPrecision(6)));
 
-/** The sort of thing a part is; null for what is not bought for a job, as the track. */
+/** The sort of thing a part is; null for what is not bought for a job, as the track, or comes on a board. */
 export function sortOf(part: Part): StockSort | null {
+  if (part.board !== null) return null;
   switch (part.kind) {
     case 'rails':
     case 'tester':
@@ -78,6 +80,16 @@ export function sortOf(part: Part): StockSort | null {
 
 /** How many of its sort a part is: four diodes make a loose bridge. */
 export const piecesOf = (part: Part): number => (part.kind === 'bridge' && part.loose ? 4 : 1);
+
+/** A board bought whole, and a plug for one of its sockets. */
+export const boardSort = ({ id, name }: Pick<BoardNeed, 'id' | 'name'>): StockSort => ({
+  key: `board:${id}`,
+  name,
+});
+export const plugSort = ({ id, word }: Pick<BoardNeed, 'id' | 'word'>): StockSort => ({
+  key: `board-plug:${id}`,
+  name: `Plug for ${word}`,
+});
 
 /** Wire of a sort and colour, counted in metres. */
 export const wireSort = (wire: WireName, colour: WireColour): StockSort => ({

@@ -111,6 +111,7 @@ function testerLook(bench: Bench, red: Terminal, black: Terminal): Observation {
     circuit: null,
     lamp: null,
     place: null,
+    board: null,
     decides: {},
     ...layout.drawer.tester,
   };

@@ -27,7 +27,7 @@ export function WiringPicture({ jobId, job, solved }: PictureProps) {
     [bench, width],
   );
   const plug = job.decoder ? plugs[job.decoder.plug] : null;
-  const rows = useMemo(() => wiringTable(bench), [bench]);
+  const rows = useMemo(() => wiringTable(bench).filter((r) => !r.onBoard), [bench]);
   return (
     <div className="wiring-view" ref={ref}>
       <Drawn svg={svg} className="wiring-drawing" />

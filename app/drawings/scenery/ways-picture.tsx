@@ -48,6 +48,8 @@ export function WaysPicture({ layout, jobId }: PictureProps) {
             (w) =>
               w.now ? (
                 'as it stands'
+              ) : w.tooFewVolts ? (
+                'too few volts'
               ) : w.patches === null ? (
                 'wants an accessory board'
               ) : (

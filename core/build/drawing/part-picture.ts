@@ -158,6 +158,7 @@ export function partPicture(
   part: Part,
   used: ReadonlySet<string>,
   body: LampBodyName | null = null,
+  steady = false,
 ): PartPicture {
   switch (part.kind) {
     case 'lamp':
@@ -269,7 +270,7 @@ export function partPicture(
       return {
         width: 190,
         height: 52,
-        svg: `<rect x="-90" y="-16" width="76" height="32" rx="3" fill="#d9cdb0"/><rect x="14" y="-16" width="76" height="32" rx="3" fill="#d9cdb0"/>${text(-52, 5, 'right', 12)}${text(52, 5, 'left', 12)}`,
+        svg: `<rect x="-90" y="-16" width="76" height="32" rx="3" fill="#d9cdb0"/><rect x="14" y="-16" width="76" height="32" rx="3" fill="#d9cdb0"/>${text(-52, 5, steady ? 'plus' : 'right', 12)}${text(52, 5, steady ? 'minus' : 'left', 12)}`,
         legs: legs({
           right: [-52, -16, 0, -1],
           left: [52, -16, 0, -1],

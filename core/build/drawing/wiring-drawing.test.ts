@@ -13,7 +13,16 @@ const all = new Set(['one', 'two', 'anode', 'cathode', 'plus', 'minus']);
 const parse = (svg: string): Element =>
   new DOMParser().parseFromString(`<svg xmlns="http://www.w3.org/2000/svg">${svg}</svg>`, 'image/svg+xml')
     .documentElement;
-const base = { label: 'R', path: [], line: null, circuit: null, lamp: null, place: null, decides: {} };
+const base = {
+  label: 'R',
+  path: [],
+  line: null,
+  circuit: null,
+  lamp: null,
+  place: null,
+  board: null,
+  decides: {},
+};
 
 /** Every wire begins and ends on the leg its lead does. */
 function agrees(

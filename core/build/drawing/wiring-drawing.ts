@@ -1,8 +1,9 @@
 import { shines, terminalKey, type Part } from '../../assembly/assembly';
 import { orderFactsOf } from '../../kinds/orders';
 import { wiringOf } from '../../kinds/wirings';
+import { boughtBoards, type BoughtBoardName } from '../../part/bought-board';
 import { wirePaint, type WireColour } from '../../part/wire-colour';
-import { wiringTable } from '../wiring-table';
+import { isSteady, wiringTable } from '../wiring-table';
 import { escaped, partPicture, upright, type Leg, type PartPicture } from './part-picture';
 import type { Bench } from '../../study/bench';
 
@@ -24,6 +25,8 @@ export interface DrawnWire {
   readonly ends: readonly [string, string];
   readonly path: string;
   readonly middle: { readonly x: number; readonly y: number };
+  /** Copper of a board that is bought whole. */
+  readonly onBoard: boolean;
 }
 
 /** The wiring as it looks, in pixels. */
@@ -67,8 +70,11 @@ function rowsOf(
     rows.push(chunk.flatMap((l) => own.get(l.lamp!) ?? []));
   }
   const shared = assembly.parts.filter(
-    (p) => p.lamp === null && !['rails', 'decoder', 'driver'].includes(p.kind),
+    (p) => p.lamp === null && p.board === null && !['rails', 'decoder', 'driver'].includes(p.kind),
   );
+  // What comes on a board lies together, within its outline.
+  const onBoard = assembly.parts.filter((p) => p.lamp === null && p.board !== null);
+  rows.push(...lines(onBoard, width, pictures));
   rows.push(
     ...lines(
       shared.filter((p) => p.circuit !== null),
@@ -140,10 +146,11 @@ export function wiringDrawing(bench: Pick<Bench, 'assembly' | 'job'>, width = US
   const used = new Map<string, Set<string>>();
   for (const lead of assembly.leads)
     for (const t of [lead.from, lead.to]) used.set(t.part, (used.get(t.part) ?? new Set()).add(t.terminal));
+  const steady = assembly.leads.some((l) => l.from.part === 'rails' && isSteady(l));
   const pictures = new Map(
     assembly.parts.map((p) => {
       const body = shines(p) ? facts.lampBody(bench.job, p.lamp!) : null;
-      const picture = partPicture(p, used.get(p.id) ?? new Set(), body);
+      const picture = partPicture(p, used.get(p.id) ?? new Set(), body, steady);
       return [p.id, p.kind === 'resistor' && p.lamp !== null ? upright(picture) : picture] as const;
     }),
   );
@@ -193,6 +200,7 @@ export function wiringDrawing(bench: Pick<Bench, 'assembly' | 'job'>, width = US
       lead: lead.id,
       label: rows[i].label,
       colour: rows[i].sold,
+      onBoard: rows[i].onBoard,
       from,
       to,
       ends: [terminalKey(lead.from), terminalKey(lead.to)],
@@ -200,6 +208,23 @@ export function wiringDrawing(bench: Pick<Bench, 'assembly' | 'job'>, width = US
     };
   });
   return { width: widest, height: top - ROW_GAP + MARGIN + 30, parts, wires: labelled(wires, points, parts) };
+}
+
+/** The outline of each board that is bought whole, with its name, round the parts that come on it. */
+function boardFrames(parts: readonly DrawnPart[]): string[] {
+  const n = (v: number): string => v.toFixed(1);
+  return (Object.keys(boughtBoards) as BoughtBoardName[]).flatMap((board) => {
+    const own = parts.filter((p) => p.part.board === board);
+    if (own.length === 0) return [];
+    const left = Math.min(...own.map((p) => p.x - p.picture.width / 2)) - GAP / 2;
+    const right = Math.max(...own.map((p) => p.x + p.picture.width / 2)) + GAP / 2;
+    const top = Math.min(...own.map((p) => p.y - p.picture.height / 2 - wordsHeight(p.picture))) - WORDS;
+    const bottom = Math.max(...own.map((p) => p.y + p.picture.height / 2)) + 2 * WORDS;
+    return [
+      `<rect class="board" x="${n(left)}" y="${n(top)}" width="${n(right - left)}" height="${n(bottom - top)}" rx="8" fill="#e3ecdf" stroke="#5b7a5f"/>`,
+      `<text x="${n(left + 8)}" y="${n(bottom - 6)}" font-size="12" fill="#3d5b42" stroke="none">${escaped(boughtBoards[board].name)}</text>`,
+    ];
+  });
 }
 
 /** What a wiring drawing looks like besides. */
@@ -218,7 +243,9 @@ export function wiringSvg(
   const n = (v: number): string => v.toFixed(1);
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" class="wiring" width="${n(width)}" height="${n(height)}" viewBox="0 0 ${n(width)} ${n(height)}" role="img" aria-label="${escaped(title)}" font-family="'IBM Plex Sans', sans-serif" fill="none" stroke="#16211f" stroke-width="1.2">`,
+    ...boardFrames(parts),
     ...wires.map((w) => {
+      if (w.onBoard) return `<path class="copper" d="${w.path}" stroke="#b98a3b" stroke-width="1.6"/>`;
       const faint =
         lit && lit.size > 0 && !w.ends.some((e) => lit.has(e.split('.')[0])) ? ' opacity="0.25"' : '';
       return `<g${faint}><path d="${w.path}" stroke="#16211f" stroke-width="4.6"/><path class="wire ${w.colour}" d="${w.path}" stroke="${wirePaint[w.colour]}" stroke-width="3"/></g>`;
@@ -237,10 +264,12 @@ export function wiringSvg(
         .join('');
       return `<g transform="translate(${n(x)} ${n(y)})"${dim(part.id)}><title>${escaped(part.label)}</title>${mark}${picture.svg}${words}</g>`;
     }),
-    ...wires.map(
-      (w) =>
-        `<g><circle cx="${n(w.middle.x)}" cy="${n(w.middle.y)}" r="9" fill="#fffdf7"/><text x="${n(w.middle.x)}" y="${n(w.middle.y + 4)}" font-size="11" font-weight="600" text-anchor="middle" fill="#16211f" stroke="none">${escaped(w.label)}</text></g>`,
-    ),
+    ...wires
+      .filter((w) => !w.onBoard)
+      .map(
+        (w) =>
+          `<g><circle cx="${n(w.middle.x)}" cy="${n(w.middle.y)}" r="9" fill="#fffdf7"/><text x="${n(w.middle.x)}" y="${n(w.middle.y + 4)}" font-size="11" font-weight="600" text-anchor="middle" fill="#16211f" stroke="none">${escaped(w.label)}</text></g>`,
+      ),
     '</svg>',
   ].join('\n');
 }

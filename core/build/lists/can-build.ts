@@ -1,6 +1,7 @@
 import { inOrder } from '../../document/in-order';
 import { needsOf, type NeedOf } from './needs';
-import { ownedOf, sortOf, takenOf, usesOf } from '../../study/stock';
+import { boardsOf } from '../../assembly/on-board';
+import { boardSort, ownedOf, sortOf, takenOf, usesOf } from '../../study/stock';
 import type { Bench } from '../../study/bench';
 import type { Layout } from '../../document/layout';
 
@@ -29,10 +30,17 @@ export function missingParts(
   layout: Layout,
   { assembly, job }: Pick<Bench, 'assembly' | 'job'>,
 ): Set<string> {
-  const needed = new Map(usesOf(assembly.parts, job.progress.count).map((u) => [u.key, u.count]));
+  const times = job.progress.count;
+  const boards = new Map(
+    boardsOf(assembly).map((b) => [b.id, { sort: boardSort(b), count: times * b.count }]),
+  );
+  const needed = new Map([
+    ...usesOf(assembly.parts, times).map((u) => [u.key, u.count] as const),
+    ...[...boards.values()].map((b) => [b.sort.key, b.count] as const),
+  ]);
   return new Set(
     assembly.parts.flatMap((part) => {
-      const sort = sortOf(part);
+      const sort = part.board === null ? sortOf(part) : (boards.get(part.board)?.sort ?? null);
       return sort && ownedOf(layout, sort.key) + takenOf(layout, job, sort.key) < needed.get(sort.key)!
         ? [part.id]
         : [];

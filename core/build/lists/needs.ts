@@ -2,9 +2,19 @@ import { orderFactsOf } from '../../kinds/orders';
 import { lampBodies } from '../../part/lamp-body';
 import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
-import { priceOf } from '../../study/bill';
+import { boardsOf } from '../../assembly/on-board';
+import { boardPrice, plugPrice, priceOf } from '../../study/bill';
 import { wiringTable } from '../wiring-table';
-import { piecesOf, SLEEVE_MILLIMETRES, shrinkSort, sortOf, stockOf, wireSort } from '../../study/stock';
+import {
+  boardSort,
+  piecesOf,
+  plugSort,
+  SLEEVE_MILLIMETRES,
+  shrinkSort,
+  sortOf,
+  stockOf,
+  wireSort,
+} from '../../study/stock';
 import type { Layout } from '../../document/layout';
 import type { WireName } from '../../part/wire';
 
@@ -72,8 +82,14 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
         unit === null ? [] : Array.from({ length: times }, () => unit),
       );
     }
+    for (const board of boardsOf(assembly)) {
+      const [whole, plug] = [boardSort(board), plugSort(board)];
+      add({ ...whole, priceEach: boardPrice(layout, board) }, times * board.count, 0, []);
+      add({ ...plug, priceEach: plugPrice(layout, board) }, times * board.plugs, 0, []);
+    }
     let sleeves = 0;
     for (const row of wiringTable(bench)) {
+      if (row.onBoard) continue;
       sleeves += times * 2;
       if (row.direct) continue;
       const { id, reelMillimetres, reelPrice } = row.wire;

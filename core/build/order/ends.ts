@@ -1,4 +1,5 @@
 import { shines, type Lead, type Part } from '../../assembly/assembly';
+import { isOnBoard } from '../../assembly/on-board';
 import type { JoinedEnd } from './task';
 import type { Making } from './making';
 
@@ -18,7 +19,9 @@ const far = (part: Part): boolean => ['rails', 'decoder', 'driver'].includes(par
 /** A resistor that a lamp has of its own but that did not pass what the lamp’s leads go through. */
 const late = (part: Part): boolean => part.kind === 'resistor' && part.lamp !== null && part.place === null;
 
-function taskOf({ byId, lots }: Making, lead: Lead, part: Part): string {
+/** @returns null for copper of a board that is bought whole */
+function taskOf({ byId, lots }: Making, lead: Lead, part: Part): string | null {
+  if (isOnBoard(byId, lead)) return null;
   const starts = lead.from.part === part.id;
   const other = byId.get(starts ? lead.to.part : lead.from.part)!;
   if (shines(part)) {
@@ -32,11 +35,12 @@ function taskOf({ byId, lots }: Making, lead: Lead, part: Part): string {
     return other.place !== null && other.place !== part.place && !starts
       ? `join ${part.place}`
       : `at-lamp ${part.circuit}`;
-  if (late(part)) return `resistors ${part.circuit}`;
+  if (late(part) && part.board === null) return `resistors ${part.circuit}`;
+  if (part.board !== null) return `plug ${part.board}`;
   if (far(part)) return far(other) ? 'socket' : `connect ${part.kind}`;
   // A part of a line or circuit: with its like on the bench, with what comes from the lamps where it sits.
   if (other.place !== null) return `join ${other.place}`;
-  return late(other) ? `resistors ${other.circuit}` : `make-up ${groupOf(part)}`;
+  return late(other) && other.board === null ? `resistors ${other.circuit}` : `make-up ${groupOf(part)}`;
 }
 
 /** What a part at the hub is made up with. */
@@ -60,6 +64,7 @@ export function endsOf(making: Making): Ends {
     for (const end of [lead.from, lead.to]) {
       const part = making.byId.get(end.part)!;
       const id = taskOf(making, lead, part);
+      if (id === null) continue;
       const ends = tasks.get(id) ?? [];
       ends.push({ lead: lead.id, part: part.id });
       byEnd.set(`${lead.id} ${part.id}`, id);

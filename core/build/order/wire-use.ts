@@ -14,7 +14,7 @@ export const sleeveUse = (pieces: number): StockUse => ({
 export function withWire(bench: Bench, tasks: readonly Task[], times: number): Task[] {
   const uncut = new Map(
     wiringTable(bench)
-      .filter((row) => !row.direct)
+      .filter((row) => !row.direct && !row.onBoard)
       .map((row) => [row.lead, row]),
   );
   return tasks.map((task) => {

@@ -114,7 +114,7 @@ export function sheetOf(layout: Layout, jobId: string, proof: ShortestProof | nu
           plugSvg(plugs[job.decoder!.plug], side, usedOfDecoder(bench.assembly)),
         )
       : [],
-    wiring: wiringTable(bench),
+    wiring: wiringTable(bench).filter((r) => !r.onBoard),
     functions: functionSheet(job, wiringOf(job.kind).lampNames(job, layout)),
     shopping,
     cuts: cutsOf(shopping),

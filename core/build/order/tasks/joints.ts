@@ -3,7 +3,8 @@ import { formatQuantity, inSentence, shortOhms } from '../../../quantity/format'
 import { bandWords } from '../../../part/colour-bands';
 import { wattsName } from '../../../part/resistor';
 import { supplyKind } from '../../../supply';
-import { usesOf } from '../../../study/stock';
+import { boardsOf } from '../../../assembly/on-board';
+import { boardSort, plugSort, usesOf } from '../../../study/stock';
 import { groupOf, type Ends } from '../ends';
 import { times, type Making } from '../making';
 import { sleeveUse } from '../wire-use';
@@ -111,6 +112,19 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       needs: [...new Set(parts.filter((p) => p.place === null).map(groupOf))]
         .filter((g) => ends.tasks.has(`make-up ${g}`))
         .map((g) => need(`make-up ${g}`, 'it is made up before leads are joined to it')),
+    };
+  },
+  plug({ making, name, joins }) {
+    const boards = boardsOf(making.assembly).filter((b) => b.id === name);
+    const [{ word, plugs }] = boards;
+    return {
+      does: `Solder plugs to the leads and plug them into ${word}`,
+      says: `${plugs * making.count} plugs, ${joins.length * making.count} ends; plus and minus by the marks on it. Its own parts come soldered.`,
+      position: 'inside',
+      uses: boards.flatMap((b) => [
+        { key: boardSort(b).key, count: making.count * b.count },
+        { key: plugSort(b).key, count: making.count * b.plugs },
+      ]),
     };
   },
   'connect rails': ({ making: { bench, byId }, joins }) => ({
