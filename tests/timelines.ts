@@ -33,6 +33,7 @@ export const carousel: Timeline = {
 export const carouselWiring: ProgramWiring = {
   name: 'Carousel on the quay',
   channelPins: [2, 3, 4, 5, 6, 9],
+  matrix: null,
   stringPin: 8,
   colourOrder: 'grb',
   pulsePins: [3, 5, 6, 9],

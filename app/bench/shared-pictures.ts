@@ -129,5 +129,5 @@ export const program: BenchPicture<AnyJob> = {
   Picture: lazy(async () => ({
     default: (await import('../drawings/driven/program-picture')).ProgramPicture,
   })),
-  when: ({ job }) => driverOf(job)?.kind === 'pins',
+  when: ({ job }) => ['pins', 'matrix'].includes(driverOf(job)?.kind ?? ''),
 };

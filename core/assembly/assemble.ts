@@ -78,7 +78,20 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
     laying.wire(right.at, t('motor', 'one'), kind.changesSides ? 'right' : 'plus');
     laying.wire(t('rails', 'left'), t('motor', 'two'), kind.changesSides ? 'left' : 'minus');
   }
-  const commonPlaces = new Map<string, Terminal>();
+  /** Where the lead of each contact of the driver that lamps share has got to. */
+  const sharedPlaces = new Map<string, Map<string, Terminal>>();
+  const between = new Set(
+    driver
+      ? driverKind(driver)
+          .build(driver)
+          .outputs.flatMap((o) => o.between ?? [])
+      : [],
+  );
+  const placesOf = (contact: string): Map<string, Terminal> => {
+    const known = sharedPlaces.get(contact) ?? new Map<string, Terminal>();
+    sharedPlaces.set(contact, known);
+    return known;
+  };
   /** Outputs give one sense, but for bare contacts on what changes sides. */
   const oneSense = !kind.changesSides || driver?.feed.bridge !== false;
   const begin = (line: Line): [LineLead, LineLead] => {
@@ -91,7 +104,9 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
         role: steady ? (role === 'right' ? 'plus' : 'minus') : role,
         colour: steady ? null : colour,
         ...(terminal.part === 'driver' &&
-          (terminal.terminal === 'common' ? { places: commonPlaces } : { switched: true })),
+          (terminal.terminal === 'common' || between.has(terminal.terminal)
+            ? { places: placesOf(terminal.terminal) }
+            : { switched: true })),
       };
     }) as [LineLead, LineLead];
   };

@@ -131,6 +131,8 @@ export type PartKind = Part['kind'];
 /** Outputs a decoder may have, and another driver. */
 const MOST_OUTPUTS = 16;
 const MOST_DRIVER_OUTPUTS = 40;
+/** Rows a matrix may have, and columns. */
+const MOST_ROWS = 8;
 const outputs = (count: number): string[] => Array.from({ length: count }, (_, i) => `out${i + 1}`);
 
 export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
@@ -147,7 +149,10 @@ export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   lamp: ['anode', 'cathode'],
   bulb: ['one', 'two'],
   decoder: ['red', 'black', 'orange', 'grey', 'blue', 'ground', ...outputs(MOST_OUTPUTS)],
-  driver: ['right', 'left', 'common', ...outputs(MOST_DRIVER_OUTPUTS)],
+  driver: [
+    ...['right', 'left', 'common', ...outputs(MOST_DRIVER_OUTPUTS)],
+    ...['row', 'column'].flatMap((of) => Array.from({ length: MOST_ROWS }, (_, i) => `${of}${i + 1}`)),
+  ],
   motor: ['one', 'two'],
   tester: ['plus', 'minus'],
 };

@@ -36,7 +36,9 @@ describe('a driver as its lamps see it', () => {
       const green = stop.dies.find((d) => d.lampId === 'green')!;
       expect(red.amps.mean).toBeGreaterThan(1e-3);
       expect(Math.abs(green.amps.mean)).toBeLessThan(1e-6);
-      expect(stop.outputAmps.get('out2')).toBeCloseTo(red.amps.mean, 6);
+      // The second lamp of a matrix of two rows hangs on the second, which is on for half the time.
+      const [contact, share] = name === 'matrix' ? ['row2', 0.5] : ['out2', 1];
+      expect(share * stop.outputAmps.get(contact)!).toBeCloseTo(red.amps.mean, 6);
     },
   );
   test('what the supply gives is what the lamp and the board take', () => {

@@ -2,6 +2,7 @@ import { GROUND, type Element, type Provenance } from '../circuit/netlist';
 import { rectifiers } from '../part/rectifier';
 import { BLEED_OHMS, elementId } from './element-id';
 import { outputElement, OUTPUT_OFF_OHMS } from './decoder-elements';
+import { pinsOf, type SwitchedSide } from '../supply/drivers/driver-kind';
 import type { Part } from './assembly';
 
 /** Its two sides, behind its bridge and its regulator; no wire but the common leads out of it. */
@@ -35,7 +36,7 @@ export function driverElements(
   const join = (id: string, a: string, b: string, ohms: number, role: string): void =>
     void elements.push({ kind: 'resistor', id, a, b, ohms, of: of(role) });
   if (part.unplugged) {
-    for (const terminal of ['right', 'left', 'common', ...part.outputs.map((o) => o.id)])
+    for (const terminal of ['right', 'left', 'common', ...pinsOf(part).map((p) => p.id)])
       join(elementId('r', 'driver', `bleed_${terminal}`), node(terminal), GROUND, BLEED_OHMS, 'bleed');
     return elements;
   }
@@ -100,9 +101,10 @@ export function driverElements(
     });
     join('r_driver_divider', LOGIC, MINUS, DIVIDER_OHMS, 'divider');
   }
-  const [common, switched] = part.switches === 'minus' ? [plus, MINUS] : [MINUS, plus];
-  join('r_driver_common', common, node('common'), WITHIN_OHMS, 'within');
-  for (const { id, name } of part.outputs) {
+  const sideOf = (switches: SwitchedSide): string => (switches === 'minus' ? MINUS : plus);
+  join('r_driver_common', part.switches === 'minus' ? plus : MINUS, node('common'), WITHIN_OHMS, 'within');
+  for (const { id, name, switches } of pinsOf(part)) {
+    const switched = sideOf(switches);
     const toggle = (element: string, side: string, closed: boolean): void => {
       // Current counts from plus to minus, whichever side is switched.
       const [a, b] = side === MINUS ? [node(id), MINUS] : [side, node(id)];

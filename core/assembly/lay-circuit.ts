@@ -53,7 +53,6 @@ export function layCircuit(
       },
     );
   let leads: readonly [LineLead, LineLead] = circuit.swapped ? [feed.leads[1], feed.leads[0]] : feed.leads;
-  let own = false;
   if (circuit.limit === 'shared' || circuit.limit === 'limiter') {
     const shared = circuit.limit === 'shared';
     const id = `${shared ? 'shared-resistor' : 'limiter'}-${circuit.id}`;
@@ -69,8 +68,8 @@ export function layCircuit(
         { amps: laying.at('circuits', circuit.id, 'limiterAmps') },
       );
     laying.from(leads[0], t(id, shared ? 'one' : 'in'));
-    leads = [{ at: t(id, shared ? 'two' : 'out'), role: 'lamp', colour: null }, leads[1]];
-    own = true;
+    const behind: LineLead = { at: t(id, shared ? 'two' : 'out'), role: 'lamp', colour: null };
+    leads = [laying.wiring.runs === 'by-place' ? { ...behind, places: new Map() } : behind, leads[1]];
   }
   for (const { sense, lamps } of stringsOf(laying, circuit, members, feed.polarised)) {
     const [plus, minus] = sense > 0 ? leads : [leads[1], leads[0]];
@@ -93,12 +92,7 @@ export function layCircuit(
     lamps.forEach((lamp, i) => {
       const [near, far] = laying.lamp(lamp, feed.line);
       if (joint) laying.wire(joint, near, 'lamp', fairy(lamp));
-      else if (i === 0) {
-        if (own && plus === leads[0]) {
-          laying.wire(plus.at, near, 'lamp', fairy(lamp));
-          if (laying.wiring.runs === 'along') plus.at = near;
-        } else laying.from(plus, near, fairy(lamp));
-      }
+      else if (i === 0) laying.from(plus, near, fairy(lamp));
       joint = far;
       if (i < lamps.length - 1) return;
       if (!atEnd) laying.from(minus, far, fairy(lamp));

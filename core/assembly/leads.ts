@@ -6,7 +6,9 @@ import type { Terminal } from './assembly';
 import { isDriven } from '../document/aspect-record';
 import { inOrder } from '../document/in-order';
 import { wireColours } from '../part/wire-colour';
+import { inSentence } from '../quantity/format';
 import { driverKind } from '../supply/drivers';
+import { pinsOf, type DriverBuild } from '../supply/drivers/driver-kind';
 import type { JobCore } from '../document/job-record';
 import type { LineRecord } from '../document/wiring-record';
 
@@ -53,6 +55,12 @@ function outputColours({ legend, lines, circuits, lamps }: OnDriver): ReadonlyMa
   return found;
 }
 
+/** Colours of the leads of contacts that outputs hang between: one after the other, beside those of the feed. */
+function pinColours(build: DriverBuild, legend: OnDriver['legend']): ReadonlyMap<string, WireColour> {
+  const free = otherColours.filter((c) => c !== legend.plus && c !== legend.minus);
+  return new Map(pinsOf(build).map(({ id }, i) => [id, free[i % free.length]]));
+}
+
 const tapWords = {
   pickups: 'at the pickups',
   'motor-tags': 'at the motor tag',
@@ -73,8 +81,23 @@ export function leadsOf(
   let pair: [LeadEnd, LeadEnd];
   if (from.kind === 'output' && isDriven(job) && job.driver) {
     // How the head is joined decides which side of its lamps goes to the common, right or wrong.
-    const { outputs, switches } = driverKind(job.driver).build(job.driver);
+    const build = driverKind(job.driver).build(job.driver);
+    const { outputs, switches } = build;
     const output = outputs.find((o) => o.id === from.output);
+    if (output?.between) {
+      const colours = pinColours(build, legend);
+      const [plus, minus] = output.between.map((pin): LeadEnd => {
+        const { name } = pinsOf(build).find((p) => p.id === pin)!;
+        return {
+          name: inSentence(name),
+          short: name,
+          colour: colours.get(pin)!,
+          terminal: { part: 'driver', terminal: pin },
+          role: 'lamp',
+        };
+      });
+      return swapped ? [minus, plus] : [plus, minus];
+    }
     const sharesPlus = switches === 'minus';
     const common: LeadEnd = {
       name: `common ${sharesPlus ? 'plus' : 'minus'} of the driver`,

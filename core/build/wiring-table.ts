@@ -4,6 +4,7 @@ import { boughtBoards } from '../part/bought-board';
 import { wiringOf } from '../kinds/wirings';
 import { standardColour } from '../part/plug';
 import { inSentence } from '../quantity/format';
+import { pinsOf, reverseOf } from '../supply/drivers/driver-kind';
 import { wireRoleNames } from '../document/wire-legend';
 import type { Spot } from '../assembly/laying';
 import type { Lead, Part, Terminal } from '../assembly/assembly';
@@ -71,7 +72,11 @@ export function terminalWords(part: Part, terminal: string): string {
     return `output ${terminal.slice(3)}${standardColour(terminal as `out${number}`) ? `, ${standardColour(terminal as `out${number}`)}` : ''}`;
   if (part.kind === 'driver') {
     if (terminal === 'common') return `common ${part.switches === 'minus' ? 'plus' : 'minus'}`;
-    return part.outputs.find((o) => o.id === terminal)?.name.toLowerCase() ?? `feed, ${words[terminal]}`;
+    return (
+      pinsOf(part)
+        .find((p) => p.id === terminal)
+        ?.name.toLowerCase() ?? `feed, ${words[terminal]}`
+    );
   }
   if (part.kind === 'diode') return terminal === 'cathode' ? 'band, cathode' : 'anode';
   if (part.kind === 'bridge' && (terminal === 'right' || terminal === 'left')) return '~';
@@ -90,7 +95,12 @@ const endWords = (part: Part, terminal: string, lead: Lead): string =>
 
 function polarity(part: Part, terminal: string, lead: Lead): Polarity {
   if (part.kind === 'lamp' && part.second) return '~';
-  if (part.kind === 'driver') return terminal.startsWith('out') === (part.switches === 'minus') ? '−' : '+';
+  if (part.kind === 'driver') {
+    const pin = pinsOf(part).find((p) => p.id === terminal);
+    // Contacts that change sides are now the one, now the other.
+    if (pin && reverseOf(part, pin.id) !== null) return '~';
+    return (pin?.switches ?? part.switches) === (pin ? 'minus' : 'plus') ? '−' : '+';
+  }
   if (terminal === 'anode' || terminal === 'plus' || terminal === 'blue') return '+';
   if (terminal === 'cathode' || terminal === 'minus' || terminal === 'common') return '−';
   if (lead.role === 'plus') return '+';

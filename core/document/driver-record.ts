@@ -30,6 +30,13 @@ export const driverRecord = z.discriminatedUnion('kind', [
     totalAmps: limitAmps,
   }),
   z.looseObject({
+    kind: z.literal('accessory-reversing'),
+    feed,
+    addresses: z.number().int().min(1).max(8),
+    limitAmps,
+    totalAmps: limitAmps,
+  }),
+  z.looseObject({
     kind: z.literal('alternating'),
     feed,
     switches,
@@ -54,6 +61,17 @@ export const driverRecord = z.discriminatedUnion('kind', [
     totalAmps: limitAmps,
     transistors: z.boolean(),
     switches,
+    perMinute,
+  }),
+  z.looseObject({
+    kind: z.literal('matrix'),
+    feed,
+    rows: z.number().int().min(2).max(8),
+    columns: z.number().int().min(1).max(8),
+    volts: z.union([z.literal(3.3), z.literal(5)]),
+    pinAmps: limitAmps,
+    totalAmps: limitAmps,
+    transistors: z.boolean(),
     perMinute,
   }),
 ]);
@@ -96,6 +114,14 @@ export function usualDriver(
         limitAmps: 0.2,
         totalAmps: 0.8,
       };
+    case 'accessory-reversing':
+      return {
+        kind,
+        feed,
+        addresses: Math.min(8, Math.ceil(outputs / 2)),
+        limitAmps: 0.2,
+        totalAmps: 0.8,
+      };
     case 'alternating':
       return { kind, feed, switches: 'minus', perMinute: 45, steadyToo: false, limitAmps: 0.1 };
     case 'flasher': {
@@ -116,5 +142,20 @@ export function usualDriver(
         switches: 'minus',
         perMinute: 45,
       };
+    case 'matrix': {
+      // As square as it can be: the fewest pins.
+      const rows = Math.min(8, Math.max(2, Math.round(Math.sqrt(outputs))));
+      return {
+        kind,
+        feed,
+        rows,
+        columns: Math.min(8, Math.ceil(outputs / rows)),
+        volts: 5,
+        pinAmps: 0.02,
+        totalAmps: 0.2,
+        transistors: false,
+        perMinute: 45,
+      };
+    }
   }
 }

@@ -1,6 +1,6 @@
 import { formatQuantity } from '../quantity/format';
 import { chainOf } from '../document/line-stages';
-import { switchingOf } from './outputs';
+import { contactsOf, switchingOf } from './outputs';
 import { largerResistors } from './cures';
 import { rule } from './finding';
 
@@ -19,7 +19,7 @@ export const outputOverload = rule({
       if (amps <= output.limitAmps) return [];
       const circuits = Object.keys(job.circuits).filter((id) => {
         const { from } = chainOf(job, job.circuits[id].lineId)[0];
-        return from.kind === 'output' && from.output === output.id;
+        return from.kind === 'output' && contactsOf(job, from.output).includes(output.id);
       });
       const factor = amps / (SPARE_SHARE * output.limitAmps);
       const parts = assembly.parts.filter((p) => p.circuit !== null && circuits.includes(p.circuit));

@@ -1,6 +1,7 @@
 import { inSentence } from '../quantity/format';
 import { driverOf } from '../document/aspect-record';
 import { driverKind } from '../supply/drivers';
+import { pinsOf } from '../supply/drivers/driver-kind';
 import { decoderTypeOf } from '../document/decoder-record';
 import { chainOf } from '../document/line-stages';
 import type { DecoderOutput, OutputHold } from '../part/decoder-type';
@@ -11,8 +12,8 @@ import type { Draft } from 'immer';
 export interface Switching {
   readonly part: 'decoder' | 'driver';
   readonly word: string;
-  /** Those that lamps may hang on. */
-  readonly outputs: readonly Pick<DecoderOutput, 'id' | 'name' | 'limitAmps'>[];
+  /** What it switches, each with what it bears. */
+  readonly outputs: readonly { readonly id: string; readonly name: string; readonly limitAmps: number }[];
   readonly totalAmps: number;
   /** Terminal of what its outputs share. */
   readonly common: string;
@@ -23,8 +24,9 @@ export function switchingOf(job: Pick<AnyJob, 'decoder'>): Switching | null {
   const driver = driverOf(job);
   if (driver) {
     const { name, build } = driverKind(driver);
-    const { outputs, totalAmps } = build(driver);
-    return { part: 'driver', word: inSentence(name), outputs, totalAmps, common: 'common' };
+    const made = build(driver);
+    const { totalAmps } = made;
+    return { part: 'driver', word: inSentence(name), outputs: pinsOf(made), totalAmps, common: 'common' };
   }
   if (!job.decoder) return null;
   const { outputs, totalAmps, switches } = decoderTypeOf(job.decoder);
@@ -35,6 +37,17 @@ export function switchingOf(job: Pick<AnyJob, 'decoder'>): Switching | null {
     totalAmps,
     common: switches === 'minus' ? 'blue' : 'ground',
   };
+}
+
+/** The contacts that what hangs on an output hangs on: its own, or the two it is between. */
+export function contactsOf(job: Pick<AnyJob, 'decoder'>, output: string): readonly string[] {
+  const driver = driverOf(job);
+  const found =
+    driver &&
+    driverKind(driver)
+      .build(driver)
+      .outputs.find((o) => o.id === output);
+  return found?.between ?? [output];
 }
 
 /** What on a board of one's own limits the current of what hangs on a line; null where nothing does. */

@@ -1,5 +1,8 @@
 import { formatQuantity } from '../quantity/format';
-import { chainOf, stageOf } from '../document/line-stages';
+import { driverOf } from '../document/aspect-record';
+import { chainOf, putStage, stageOf } from '../document/line-stages';
+import { driverKind } from '../supply/drivers';
+import { reverseOf } from '../supply/drivers/driver-kind';
 import { aboutLamps, atHighest, lampWords } from './about';
 import { fitBridge } from './cures';
 import { rule, type Cure } from './finding';
@@ -16,6 +19,17 @@ function leaksOnly({ job }: Bench, row: TruthRow, die: DieVerdict): boolean {
   const rectified = chain.some((l) => stageOf(l, 'bridge') !== null || stageOf(l, 'diode') !== null);
   const line = row.readings.lines.get(chain[chain.length - 1].id);
   return rectified && line !== undefined && -line.least > die.reverseVolts - LEAK_ROOM_VOLTS;
+}
+
+/** Whether a circuit stands alone on two contacts of its driver that change sides. */
+function reverses({ job }: Bench, circuitId: string): boolean {
+  const driver = driverOf(job);
+  const [{ from }] = chainOf(job, job.circuits[circuitId].lineId);
+  return (
+    driver !== null &&
+    from.kind === 'output' &&
+    reverseOf(driverKind(driver).build(driver), from.output) !== null
+  );
 }
 
 /**
@@ -63,6 +77,18 @@ export const reverseVoltage = rule({
           },
         ]
       : [];
+    const alone = circuits.filter((c) => reverses(bench, c));
+    const diodes: Cure[] = alone.length
+      ? [
+          {
+            label: 'A diode before it',
+            recipe(draft) {
+              const { lines, circuits: own } = draft.jobs[jobId];
+              for (const c of alone) putStage(lines[own[c].lineId], 'diode', { diode: 'silicon' });
+            },
+          },
+        ]
+      : [];
     return [
       {
         id: 'reverse-voltage',
@@ -76,7 +102,7 @@ export const reverseVoltage = rule({
         subject: { lamps: ids },
         ...aboutLamps(bench, ids),
         figures: [{ is: most.volts, limit: most.rated, unit: 'volt' as const }],
-        cures: [...shared, ...fitBridge(bench)],
+        cures: [...shared, ...diodes, ...fitBridge(bench)],
       },
     ];
   },

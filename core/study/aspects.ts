@@ -1,8 +1,12 @@
 import { inOrder } from '../document/in-order';
 import { chainOf } from '../document/line-stages';
+import { driverOf } from '../document/aspect-record';
+import { driverKind } from '../supply/drivers';
+import { reverseOf } from '../supply/drivers/driver-kind';
 import { ASPECT, type Input, type State } from '../supply/state';
 import type { AspectRecord, Driven } from '../document/aspect-record';
 import type { AnyJob } from '../document/layout';
+import type { LampCore } from '../document/lamp-record';
 import type { JobCore } from '../document/job-record';
 import type { Asked, OutputId, Show } from '../supply/drivers/driver-kind';
 
@@ -33,15 +37,27 @@ export function aspectIdIn(job: Driven, state: State): string {
 /** The aspect of a state. */
 export const aspectIn = (job: Driven, state: State): AspectRecord => job.aspects[aspectIdIn(job, state)];
 
-/** The output a lamp hangs on; null where it hangs on none. */
+/**
+ * The output that lights a lamp; null where it hangs on none. Of lamps back to back on two contacts that
+ * change sides, every other one is lit by the output the other way round.
+ */
 export function outputOf(
   job: Pick<JobCore, 'lamps' | 'circuits' | 'lines'>,
   lampId: string,
 ): OutputId | null {
   const { circuitId } = job.lamps[lampId];
   if (circuitId === null) return null;
-  const [{ from }] = chainOf(job, job.circuits[circuitId].lineId);
-  return from.kind === 'output' ? (from.output as OutputId) : null;
+  const circuit = job.circuits[circuitId];
+  const [{ from }] = chainOf(job, circuit.lineId);
+  if (from.kind !== 'output') return null;
+  const output = from.output as OutputId;
+  const driver = driverOf(job);
+  if (!driver || circuit.senses !== 'in-turn') return output;
+  const place = inOrder<LampCore>(job.lamps)
+    .filter((l) => l.circuitId === circuitId)
+    .findIndex((l) => l.id === lampId);
+  const turned = (place % 2 === 1) !== circuit.swapped;
+  return (turned ? reverseOf(driverKind(driver).build(driver), output) : null) ?? output;
 }
 
 /** Outputs of a job that lamps hang on, by number from 1, ascending. */

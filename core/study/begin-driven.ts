@@ -7,6 +7,7 @@ import { bulbs } from '../part/bulb';
 import { candelaAhead } from '../light/lamp-light';
 import { supplyKind, type Supply } from '../supply';
 import { driverKind } from '../supply/drivers';
+import { reverseOf, type DriverBuild } from '../supply/drivers/driver-kind';
 import { outputOf } from './aspects';
 import { firstResistor } from './first-resistor';
 import type { Draft } from 'immer';
@@ -60,6 +61,25 @@ export function alikeAmps(layout: Layout, lamps: readonly Pick<LampCore, 'part'>
 }
 
 /**
+ * Two lamps, one for each way of two contacts that change sides, as they are on the leads: the one that
+ * comes first first. Null where an output stands alone or has more than one lamp; they are laid with the
+ * lower of their outputs.
+ */
+function backToBack(
+  build: DriverBuild,
+  output: number,
+  lamps: readonly (LampCore & { readonly id: string })[],
+  outputOf: (lampId: string) => number,
+): readonly (LampCore & { readonly id: string })[] | 'with the other' | null {
+  const reverse = reverseOf(build, `out${output}`);
+  if (reverse === null) return null;
+  const other = Number(reverse.slice(3));
+  const [here, there] = [output, other].map((n) => lamps.filter((l) => outputOf(l.id) === n));
+  if (here.length !== 1 || there.length !== 1) return null;
+  return output > other ? 'with the other' : lamps.filter((l) => l === here[0] || l === there[0]);
+}
+
+/**
  * Hangs the lamps of a job on the outputs of its driver, each output a line with a circuit of its own,
  * each lamp limited so that all look alike; on the supply itself where nothing switches them. Lamps for
  * which the driver has no output stay loose.
@@ -78,9 +98,13 @@ export function hangOnDriver(
   job.lines = {};
   job.circuits = {};
   const build = job.driver && driverKind(job.driver).build(job.driver);
+  const share = build?.litShare ?? 1;
   for (const output of [...new Set(lamps.map((l) => outputOf(l.id)))].sort((a, b) => a - b)) {
-    const own = lamps.filter((l) => outputOf(l.id) === output);
+    const alone = lamps.filter((l) => outputOf(l.id) === output);
     if (build && !build.outputs.some((o) => o.id === `out${output}`)) continue;
+    const back = build ? backToBack(build, output, lamps, outputOf) : null;
+    if (back === 'with the other') continue;
+    const own = back ?? alone;
     const lineId = job.driver ? `line-${output}` : ALWAYS;
     const id = `output-${output}`;
     job.lines[lineId] = lineFrom(
@@ -91,13 +115,23 @@ export function hangOnDriver(
       names(output),
     );
     const limit = build?.outputs[output - 1]?.limitAmps ?? Infinity;
-    const amps = Math.min(alikeAmps(layout, lamps, own[0].part), (GIVEN_SHARE * limit) / own.length);
-    const type = Object.hasOwn(bulbs, own[0].part)
-      ? lampType(layout, 'white-warm')
-      : lampType(layout, own[0].part);
-    job.circuits[id] = usualCircuit(output, names(output), lineId, {
-      ...firstResistor(supply, type, amps, 1, taken),
-      senses: 'as-they-shine',
+    const resistorFor = ({ part }: LampCore) => {
+      const amps = Math.min(alikeAmps(layout, lamps, part) / share, (GIVEN_SHARE * limit) / alone.length);
+      return firstResistor(
+        supply,
+        lampType(layout, Object.hasOwn(bulbs, part) ? 'white-warm' : part),
+        amps,
+        1,
+        taken,
+      );
+    };
+    const name = own.map((l) => names(outputOf(l.id))).filter((n, i, all) => all.indexOf(n) === i);
+    job.circuits[id] = usualCircuit(output, name.join(' and '), lineId, {
+      ...(back ?? [own[0]]).map(resistorFor).reduce((a, b) => (b.ohms > a.ohms ? b : a)),
+      ...(back === null
+        ? { senses: 'as-they-shine' }
+        : // Behind one resistor each keeps what is backwards off the other.
+          { senses: 'in-turn', limit: 'shared', swapped: outputOf(back[0].id) !== output }),
     });
     for (const lamp of own) (job.lamps as Record<string, Draft<LampCore>>)[lamp.id].circuitId = id;
   }

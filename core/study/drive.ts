@@ -5,7 +5,7 @@ import { driveDecoder } from '../supply/drivers/decoder';
 import { BOTH, directionIn, throttleIn, undriven, type Phase, type State } from '../supply/state';
 import { driverKind } from '../supply/drivers';
 import { driverOf } from '../document/aspect-record';
-import { askedIn } from './aspects';
+import { askedIn, outputOf } from './aspects';
 import { shinesOf } from '../kinds/shines';
 import { switchInput } from './states';
 import type { AnyJob } from '../document/layout';
@@ -45,13 +45,15 @@ export function phasesOf(bench: Pick<Bench, 'job' | 'supply'>, state: State): re
 
 /** Whether a circuit is fed in a phase of a state: every switch in its way is on, and its output conducts. */
 export function isFed(job: AnyJob, circuitId: string, state: State, phase: Phase | null = null): boolean {
+  const lit = (output: string): boolean => phase!.slices.some((s) => s.conducting.has(output));
   return chainOf(job, job.circuits[circuitId].lineId).every((line) => {
     const { from } = line;
     if (
       phase &&
       from.kind === 'output' &&
       hasOutputs(job) &&
-      !phase.slices.some((s) => s.conducting.has(from.output))
+      !lit(from.output) &&
+      !Object.keys(job.lamps).some((id) => job.lamps[id].circuitId === circuitId && lit(outputOf(job, id)!))
     )
       return false;
     return Object.values(line.stages).every((stage) => {
@@ -77,7 +79,8 @@ export function shouldShine(
   const { circuitId } = job.lamps[lampId];
   if (circuitId === null || !isFed(job, circuitId, state, phase)) return false;
   const [root] = chainOf(job, job.circuits[circuitId].lineId);
-  if (root.from.kind === 'output' && hasOutputs(job)) return !second;
+  if (root.from.kind === 'output' && hasOutputs(job))
+    return !second && phase.slices.some((s) => s.conducting.has(outputOf(job, lampId)!));
   return shinesOf(job.kind).shines(job, lampId, state, second);
 }
 

@@ -8,6 +8,7 @@ import { currentProbe, voltageProbe, type Probe } from '../circuit/probe';
 import { shinesOf } from '../kinds/shines';
 import { bulbLumens } from '../part/bulb';
 import { lumensAt, type LedPart } from '../part/led';
+import { pinsOf } from '../supply/drivers/driver-kind';
 import { tints } from '../part/tint';
 import { tintedLight } from '../light/tinted';
 import { worstFlicker } from '../light/flicker';
@@ -77,7 +78,8 @@ export class Meter {
     // One that is out of its socket has none.
     const built = new Set(lowered.netlist.elements.map((e) => e.id));
     const ifBuilt = (id: string): string | null => (built.has(id) ? id : null);
-    this.outputs = (driver?.outputs ?? []).flatMap(({ id }) => {
+    const switched = driver?.kind === 'driver' ? pinsOf(driver) : (driver?.outputs ?? []);
+    this.outputs = switched.flatMap(({ id }) => {
       const element = ifBuilt(outputElement(driver!.id, id));
       return element === null ? [] : [{ id, element, held: ifBuilt(holdElement(id)) }];
     });

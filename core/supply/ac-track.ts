@@ -1,3 +1,4 @@
+import { formatQuantity } from '../quantity/format';
 import { sourceBehindOhms, type SupplyKind } from './supply-kind';
 
 /** Track fed with alternating current, as three-rail systems have it. */
@@ -23,7 +24,7 @@ export const acTrack: SupplyKind<AcTrack> = {
   inputs: () => [],
   highestWords: (supply) =>
     supply.highestRmsVolts > supply.rmsVolts
-      ? ` with the track at its highest, ${supply.highestRmsVolts} V`
+      ? ` with the track at its highest, ${formatQuantity(supply.highestRmsVolts, 'volt')}`
       : '',
   sides: { right: 'centre', left: 'rails' },
   words: (supply) => `AC ${supply.rmsVolts} V, ${supply.hertz} Hz`,

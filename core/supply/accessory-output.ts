@@ -1,3 +1,4 @@
+import { formatQuantity } from '../quantity/format';
 import { bothInput, directionInput } from './state';
 import { high, sourceBehindOhms, type SupplyKind } from './supply-kind';
 
@@ -26,7 +27,9 @@ export const accessoryOutput: SupplyKind<AccessoryOutput> = {
   ownSwitch: false,
   inputs: (supply) => [{ ...directionInput, name: 'Polarity' }, ...(supply.bothSenses ? [bothInput] : [])],
   highestWords: (supply) =>
-    supply.highestVolts > supply.volts ? ` with the board at its highest, ${supply.highestVolts} V` : '',
+    supply.highestVolts > supply.volts
+      ? ` with the board at its highest, ${formatQuantity(supply.highestVolts, 'volt')}`
+      : '',
   sides: { right: 'one terminal', left: 'other terminal' },
   words: (supply, { direction, both }) =>
     `accessory output ${supply.volts} V, ${both ? 'both senses' : direction === 'forward' ? 'set' : 'reset'}`,

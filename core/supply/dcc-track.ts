@@ -1,3 +1,4 @@
+import { formatQuantity } from '../quantity/format';
 import { high, sourceBehindOhms, type SupplyKind } from './supply-kind';
 
 /** Halves of a one: 58 microseconds (NMRA S-9.1). */
@@ -28,10 +29,10 @@ export const dccTrack: SupplyKind<DccTrack> = {
   inputs: () => [],
   highestWords: (supply) =>
     supply.highestVolts > supply.amplitudeVolts
-      ? ` with the booster at its highest, ±${supply.highestVolts} V`
+      ? ` with the booster at its highest, ±${formatQuantity(supply.highestVolts, 'volt')}`
       : '',
   sides: { right: 'right rail', left: 'left rail' },
-  words: (supply) => `DCC ±${supply.amplitudeVolts} V`,
+  words: (supply) => `DCC ±${formatQuantity(supply.amplitudeVolts, 'volt')}`,
   highestVolts: (supply) => supply.highestVolts,
   limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
   sourceOhms: (supply) => supply.trackOhms,
@@ -39,7 +40,7 @@ export const dccTrack: SupplyKind<DccTrack> = {
     {
       id: 'set-high',
       name: 'Booster set high',
-      says: `The booster may be set or drift to ±${supply.highestVolts} V; ratings have to stand that.`,
+      says: `The booster may be set or drift to ±${formatQuantity(supply.highestVolts, 'volt')}; ratings have to stand that.`,
     },
   ],
   lower: (supply, nodes, feeding, of) =>

@@ -1,3 +1,4 @@
+import { formatQuantity } from '../quantity/format';
 import { high, sourceBehindOhms, type SupplyKind } from './supply-kind';
 
 /** A fixed DC supply on two wires through the layout, or a constant voltage kept for lighting. */
@@ -19,7 +20,9 @@ export const layoutBus: SupplyKind<LayoutBus> = {
   ownSwitch: false,
   inputs: () => [],
   highestWords: (supply) =>
-    supply.highestVolts > supply.volts ? ` with the supply at its highest, ${supply.highestVolts} V` : '',
+    supply.highestVolts > supply.volts
+      ? ` with the supply at its highest, ${formatQuantity(supply.highestVolts, 'volt')}`
+      : '',
   sides: { right: 'plus', left: 'minus' },
   words: (supply) => `bus ${supply.volts} V DC`,
   highestVolts: (supply) => supply.highestVolts,

@@ -21,10 +21,10 @@ const LEAST_VOLTS = 0.2;
 
 /** Every practice on a driver that can show it and on supplies in turn. */
 const supplies = ['bus-12', 'bus-5', 'dcc', 'bus-16', 'bus-24'] as const;
-const drivers = ['contacts', 'pins', 'accessory-pairs'] as const;
+const drivers = ['contacts', 'pins', 'accessory-pairs', 'accessory-reversing'] as const;
 
 describe('every aspect of every practice against the reference simulator', () => {
-  test.each(practiceNames.flatMap((practice, i) => [0, 1].map((k) => [practice, i + k] as const)))(
+  test.each(practiceNames.flatMap((practice, i) => [0, 1, 3].map((k) => [practice, i + k] as const)))(
     '%s, on supply and driver %d',
     async (practice, i) => {
       const { layout, jobId } = newSignal(quayside(), {

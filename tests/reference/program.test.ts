@@ -10,6 +10,7 @@ import { microPython } from '../../core/build/program/micropython';
 import { type Timeline } from '../../core/supply/drivers/timeline';
 import { laidOut } from '../../core/supply/drivers/laid-out';
 import { carousel, carouselWiring, generatedTimeline } from '../timelines';
+import { has } from './compilers';
 import type { ProgramWiring } from '../../core/build/program/board';
 
 /** A number for many bytes that differs when one of them does: FNV-1a on 32 bits. */
@@ -129,16 +130,6 @@ static void analogWrite(int, int v) { told((uint8_t)v); }
 static uint32_t millis() { return clock_ms; }
 void sendByte(uint8_t, uint8_t value) { told(value); }
 `;
-
-/** Whether a compiler is on the machine. */
-const has = (compiler: string): boolean => {
-  try {
-    execFileSync(compiler, ['--version'], { stdio: 'ignore' });
-    return true;
-  } catch {
-    return false;
-  }
-};
 
 describe('the exported program sends what the preview shows', () => {
   let folder: string;

@@ -6,6 +6,7 @@ import { wirePaint } from '../../../core/part/wire-colour';
 import { leastWidth, laddersOf, HEAD, type Head, type Ladder } from './ladder';
 import { piecesOf } from './branches';
 import { PartDrawing, columnWords, WITH_UNIT } from './part-drawing';
+import { pinsOf } from '../../../core/supply/drivers/driver-kind';
 import type { Assembly, Terminal } from '../../../core/assembly/assembly';
 import type { Bench } from '../../../core/study/bench';
 import type { PictureProps } from '../../kinds/face';
@@ -180,7 +181,7 @@ function headWords({ part, terminal }: Terminal, { job, supply, assembly }: Benc
   if (from?.kind === 'tester') return `tester ${terminal}`;
   if (from?.kind === 'driver') {
     if (terminal === 'common') return from.switches === 'minus' ? 'common +' : 'common −';
-    return from.outputs.find((o) => o.id === terminal)?.name ?? `feed ${terminal}`;
+    return pinsOf(from).find((p) => p.id === terminal)?.name ?? `feed ${terminal}`;
   }
   const output = job.decoder && decoderTypeOf(job.decoder).outputs.find((o) => o.id === terminal);
   if (output) return output.name.length > 13 ? output.id.replace('out', 'output ') : output.name;

@@ -5,8 +5,12 @@ import { isDriven } from '../../../core/document/aspect-record';
 import { ProgramError } from '../../../core/build/program/board';
 import { cpp } from '../../../core/build/program/cpp';
 import { microPython } from '../../../core/build/program/micropython';
-import { usedOutputs } from '../../../core/study/aspects';
-import { timelineOfAspects, wiringOfPins, wiringOfScene } from '../../../core/build/program/of-aspects';
+import {
+  pinNames,
+  timelineOfAspects,
+  wiringOfPins,
+  wiringOfScene,
+} from '../../../core/build/program/of-aspects';
 import { isMoving } from '../../../core/document/moving-record';
 import { timelineOf } from '../../../core/study/play';
 import { driverKind } from '../../../core/supply/drivers';
@@ -63,12 +67,12 @@ export function ProgramPicture({ solved }: PictureProps) {
   const [language, setLanguage] = useState<Language>('micropython');
   const [shows, setShows] = useState<string | null>(null);
   const [chosen, setChosen] = useState<Readonly<Record<number, number>>>({});
-  const outputs = usedOutputs(job);
-  const pins = outputs.map((n, k) => chosen[n] ?? FIRST_PIN + k);
+  const named = isDriven(job) ? pinNames(job) : [];
+  const pins = named.map((_, k) => chosen[k] ?? FIRST_PIN + k);
   const aspects = isDriven(job) ? inOrder(job.aspects) : [];
   const show = shows ?? aspects[0]?.id ?? ALL;
   const [stringChosen, setStringPin] = useState<number | null>(null);
-  const stringPin = stringChosen ?? FIRST_PIN + outputs.length;
+  const stringPin = stringChosen ?? FIRST_PIN + named.length;
   const moving = isMoving(job) ? job : null;
   const made = written(bench, { show, pins, stringPin, language });
   const file = `${job.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${languages[language].ending}`;
@@ -95,14 +99,14 @@ export function ProgramPicture({ solved }: PictureProps) {
             onCommit={setStringPin}
           />
         )}
-        {outputs.map((n, k) => (
+        {named.map((name, k) => (
           <CountField
-            key={n}
-            label={`Output ${n} on pin`}
+            key={name}
+            label={`${name} on pin`}
             count={pins[k]}
             least={0}
             most={99}
-            onCommit={(pin) => setChosen({ ...chosen, [n]: pin })}
+            onCommit={(pin) => setChosen({ ...chosen, [k]: pin })}
           />
         ))}
       </div>

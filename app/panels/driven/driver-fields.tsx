@@ -37,6 +37,8 @@ export function DriverFields({ layout, jobId, driver }: DriverFieldsProps) {
       const own = drivenIn(draft, jobId).driver;
       if (own?.kind === kind) recipe(own as Extract<DriverRecord, { kind: K }>);
     });
+  const put = (label: string, next: DriverRecord): void =>
+    edit(label, (draft) => setDriver(layout, drivenIn(draft, jobId), next));
   const figure = (
     label: string,
     unit: UnitName,
@@ -118,6 +120,26 @@ export function DriverFields({ layout, jobId, driver }: DriverFieldsProps) {
             </div>
           </>
         );
+      case 'accessory-reversing':
+        return (
+          <>
+            <CountField
+              label="Addresses, two wires each"
+              count={driver.addresses}
+              least={1}
+              most={8}
+              onCommit={(n) => set('accessory-reversing', 'Addresses', (d) => void (d.addresses = n))}
+            />
+            <div className="two-fields">
+              {figure('An address bears', 'amp', driver.limitAmps, AMPS, (v) =>
+                set('accessory-reversing', 'Limit', (d) => void (d.limitAmps = v)),
+              )}
+              {figure('All of them', 'amp', driver.totalAmps, AMPS, (v) =>
+                set('accessory-reversing', 'Limit of all', (d) => void (d.totalAmps = v)),
+              )}
+            </div>
+          </>
+        );
       case 'alternating':
         return (
           <>
@@ -173,34 +195,37 @@ export function DriverFields({ layout, jobId, driver }: DriverFieldsProps) {
             )}
           </>
         );
+      case 'matrix':
+        return (
+          <>
+            <PinFields driver={driver} onDriver={put} />
+            <div className="two-fields">
+              <CountField
+                label="Rows"
+                count={driver.rows}
+                least={2}
+                most={8}
+                onCommit={(rows) => put('Rows', { ...driver, rows })}
+              />
+              <CountField
+                label="Columns"
+                count={driver.columns}
+                least={1}
+                most={8}
+                onCommit={(columns) => put('Columns', { ...driver, columns })}
+              />
+            </div>
+            {rate(driver.perMinute, (v) => set('matrix', 'Rate', (d) => void (d.perMinute = v)))}
+            <p className="hint">
+              One row is on at a time: a lamp is lit for one part in {driver.rows}, and carries as much more
+              while it is.
+            </p>
+          </>
+        );
       case 'pins':
         return (
           <>
-            <Choice<'3.3' | '5'>
-              label="A pin that is high"
-              columns={2}
-              options={[
-                { value: '3.3', name: '3.3 V', figure: 'newer boards' },
-                { value: '5', name: '5 V', figure: 'older boards' },
-              ]}
-              value={String(driver.volts) as '3.3' | '5'}
-              onChoose={(v) =>
-                edit('Volts of a pin', (draft) => {
-                  const volts = v === '5' ? 5 : 3.3;
-                  setDriver(layout, drivenIn(draft, jobId), { ...driver, volts, ...pinLimits[volts] });
-                })
-              }
-            />
-            <CheckField
-              label="A transistor behind each pin"
-              aside="lamps from the supply, 100 mA each"
-              checked={driver.transistors}
-              onChange={(on) =>
-                edit('Transistors', (draft) =>
-                  setDriver(layout, drivenIn(draft, jobId), { ...driver, transistors: on }),
-                )
-              }
-            />
+            <PinFields driver={driver} onDriver={put} />
             <div className="two-fields">
               <CountField
                 label="Pins"
@@ -250,6 +275,38 @@ export function DriverFields({ layout, jobId, driver }: DriverFieldsProps) {
           }
         />
       </More>
+    </>
+  );
+}
+
+interface PinFieldsProps {
+  readonly driver: Extract<DriverRecord, { kind: 'pins' | 'matrix' }>;
+  readonly onDriver: (label: string, next: DriverRecord) => void;
+}
+
+/** Volts of the pins of a small computer, and whether a transistor stands behind each. */
+function PinFields({ driver, onDriver }: PinFieldsProps) {
+  return (
+    <>
+      <Choice<'3.3' | '5'>
+        label="A pin that is high"
+        columns={2}
+        options={[
+          { value: '3.3', name: '3.3 V', figure: 'newer boards' },
+          { value: '5', name: '5 V', figure: 'older boards' },
+        ]}
+        value={String(driver.volts) as '3.3' | '5'}
+        onChoose={(v) => {
+          const volts = v === '5' ? 5 : 3.3;
+          onDriver('Volts of a pin', { ...driver, volts, ...pinLimits[volts] });
+        }}
+      />
+      <CheckField
+        label="A transistor behind each pin"
+        aside="lamps from the supply, 100 mA each"
+        checked={driver.transistors}
+        onChange={(on) => onDriver('Transistors', { ...driver, transistors: on })}
+      />
     </>
   );
 }

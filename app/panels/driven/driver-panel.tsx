@@ -1,5 +1,6 @@
 import { driverOn, setDriver } from '../../../core/study/begin-driven';
 import { driverKind, driverKinds, type DriverKindName } from '../../../core/supply/drivers';
+import { pinsOf } from '../../../core/supply/drivers/driver-kind';
 import { formatQuantity } from '../../../core/quantity/format';
 import { supplyKind } from '../../../core/supply';
 import { useLayoutStore } from '../../store/layout-store';
@@ -39,12 +40,14 @@ export function DriverPanel({ layout, jobId, job }: PanelProps<AnyJob & Driven>)
           <DriverFields layout={layout} jobId={jobId} driver={driver} />
         </>
       )}
-      <CommonChoice
-        value={job.common}
-        onChoose={(common) =>
-          edit('Joined in the head', (draft) => void (drivenIn(draft, jobId).common = common))
-        }
-      />
+      {!sharesNothing(driver) && (
+        <CommonChoice
+          value={job.common}
+          onChoose={(common) =>
+            edit('Joined in the head', (draft) => void (drivenIn(draft, jobId).common = common))
+          }
+        />
+      )}
       {driver && <Limits driver={driver} />}
       <LegendFields jobId={jobId} legend={job.legend} />
       <p className="hint">
@@ -55,13 +58,25 @@ export function DriverPanel({ layout, jobId, job }: PanelProps<AnyJob & Driven>)
   );
 }
 
+/** Whether lamps hang between two contacts of a driver, and share none. */
+const sharesNothing = (driver: Driven['driver']): boolean =>
+  driver !== null &&
+  driverKind(driver)
+    .build(driver)
+    .outputs.some((o) => o.between);
+
 /** What its outputs bear. */
 function Limits({ driver }: { readonly driver: NonNullable<Driven['driver']> }) {
-  const { outputs, totalAmps, switches } = driverKind(driver).build(driver);
+  const build = driverKind(driver).build(driver);
+  const { outputs, totalAmps, switches } = build;
+  const [pin] = pinsOf(build);
   return (
     <p className="hint">
-      {outputs.length} outputs that switch {switches}, {formatQuantity(outputs[0].limitAmps, 'amp')} each,{' '}
-      {formatQuantity(totalAmps, 'amp')} in all.
+      {outputs.length} outputs{' '}
+      {sharesNothing(driver)
+        ? `between ${pinsOf(build).length} contacts, each`
+        : `that switch ${switches}, each`}{' '}
+      {formatQuantity(pin.limitAmps, 'amp')}, {formatQuantity(totalAmps, 'amp')} in all.
     </p>
   );
 }

@@ -9,8 +9,10 @@ import {
 /** How a job hangs on a small computer: which pin each channel and the string are on, and what it may draw. */
 export interface ProgramWiring {
   readonly name: string;
-  /** A pin for each channel, by its number on the board. */
+  /** A pin for each channel, by its number on the board; none where they hang on a matrix. */
   readonly channelPins: readonly number[];
+  /** Pins of the rows and columns that the channels cross; null where each has a pin. */
+  readonly matrix: ProgramMatrix | null;
   /** Null without a string. */
   readonly stringPin: number | null;
   /** Order in which the string takes its colours; most take green first. */
@@ -25,6 +27,16 @@ export interface ProgramWiring {
   readonly stringLimitAmps: number;
   /** Whether a channel is lit while its pin is high, or while it is low, as where lamps share plus. */
   readonly litBy: 'high' | 'low';
+}
+
+/** Rows and columns with a lamp at each crossing, gone through row by row. */
+export interface ProgramMatrix {
+  readonly rowPins: readonly number[];
+  readonly columnPins: readonly number[];
+  /** The crossing of each channel, counted along the rows from 0. */
+  readonly crossings: readonly number[];
+  /** A transistor stands behind each pin: high switches it on. Bare pins of columns light when they are low. */
+  readonly transistors: boolean;
 }
 
 /** A program that cannot be made, where, and why. */
@@ -49,11 +61,20 @@ export interface Checked {
  */
 export function checkedForProgram(timeline: Timeline, wiring: ProgramWiring): Checked {
   const reasons = timelineDoubts(timeline).map((d) => `${d.path.join('.')}: ${d.reason}`);
-  const pins = [...wiring.channelPins, ...(wiring.stringPin === null ? [] : [wiring.stringPin])];
+  const { matrix } = wiring;
+  const pins = [
+    ...wiring.channelPins,
+    ...(matrix ? [...matrix.rowPins, ...matrix.columnPins] : []),
+    ...(wiring.stringPin === null ? [] : [wiring.stringPin]),
+  ];
   const twice = pins.filter((p, k) => pins.indexOf(p) !== k);
   for (const pin of new Set(twice))
     reasons.push(`pin ${pin} is used ${1 + twice.filter((p) => p === pin).length} times`);
-  if (wiring.channelPins.length !== timeline.channels)
+  if (matrix) {
+    const places = matrix.rowPins.length * matrix.columnPins.length;
+    if (matrix.crossings.length !== timeline.channels || matrix.crossings.some((c) => c >= places))
+      reasons.push(`${timeline.channels} channels want a crossing each, and there are ${places}`);
+  } else if (wiring.channelPins.length !== timeline.channels)
     reasons.push(
       `${timeline.channels} channels want ${timeline.channels} pins, and there are ${wiring.channelPins.length}`,
     );
@@ -82,9 +103,23 @@ const ampsWords = (amps: number): string =>
 /** Words that end no comment and no text early, on one line. */
 export const inComment = (words: string): string => words.replace(/[^\p{L}\p{N} ,.()'-]/gu, ' ').slice(0, 80);
 
+/** Pins of rows and columns, and the crossing of each channel, a line each. */
+const matrixLines = (
+  { rowPins, columnPins, crossings, transistors }: ProgramMatrix,
+  nameOf: (channel: number) => string,
+): string[] => [
+  ...rowPins.map((pin, r) => `${String(pin).padEnd(6)}row ${r + 1}, plus`),
+  ...columnPins.map((pin, c) => `${String(pin).padEnd(6)}column ${c + 1}, minus`),
+  ...crossings.map(
+    (at, k) =>
+      `      row ${Math.floor(at / columnPins.length) + 1}, column ${(at % columnPins.length) + 1}: ${nameOf(k) || 'nothing moves it'}, channel ${k}`,
+  ),
+  `One row is on at a time, faster than the eye follows. ${transistors ? 'A pin that is high switches its transistor on.' : 'A row is lit high, a column low; the others are let go.'}`,
+];
+
 /** The wiring as a table, and what it draws, a line each. */
 export function headLines({ timeline, wiring, worst, harmful }: Checked): string[] {
-  const { channelPins, stringPin } = wiring;
+  const { channelPins, stringPin, matrix } = wiring;
   const groupsOf = (kind: 'channels' | 'string', lamp: number): string =>
     timeline.groups
       .filter((g) => g.kind === kind && g.lamps.includes(lamp))
@@ -97,6 +132,7 @@ export function headLines({ timeline, wiring, worst, harmful }: Checked): string
     ...channelPins.map(
       (pin, k) => `${String(pin).padEnd(6)}${groupsOf('channels', k) || 'nothing moves it'}, channel ${k}`,
     ),
+    ...(matrix ? matrixLines(matrix, (k) => groupsOf('channels', k)) : []),
     ...(stringPin === null
       ? []
       : [
@@ -104,7 +140,7 @@ export function headLines({ timeline, wiring, worst, harmful }: Checked): string
         ]),
     ...(wiring.litBy === 'low' ? ['', 'Lamps share plus: a pin that is low lights its lamp.'] : []),
     '',
-    ...(channelPins.length > 0
+    ...(channelPins.length > 0 || matrix
       ? [
           `The channels draw at most ${ampsWords(worst.channels.amps)}, at ${(worst.channels.milliseconds / 1000).toFixed(1)} s; they may draw ${ampsWords(wiring.limitAmps)}.`,
         ]

@@ -1,6 +1,7 @@
 import { movingEffects, type MovingEffectName } from '../../supply/drivers/effects';
 import { written, type WholeWriter } from '../../supply/drivers/effects/whole';
-import { checkedForProgram, headLines, type ProgramWiring } from './board';
+import { ROW_MICROSECONDS } from '../../supply/drivers/matrix';
+import { checkedForProgram, headLines, type ProgramMatrix, type ProgramWiring } from './board';
 import type { Timeline } from '../../supply/drivers/timeline';
 
 const writer: WholeWriter = {
@@ -24,6 +25,7 @@ const wide = (text: string): string => text.replace(/(?<![\w.])(\d+)(?![\w.])/g,
 export function cpp(timeline: Timeline, wiring: ProgramWiring): string {
   const checked = checkedForProgram(timeline, wiring);
   const used = [...new Set(timeline.clips.map((c) => c.effect))] as MovingEffectName[];
+  const { matrix } = wiring;
   const hasString = wiring.stringPin !== null && timeline.lamps > 0;
   const all = timeline.groups.flatMap((g) => g.lamps);
   let first = 0;
@@ -61,6 +63,17 @@ export function cpp(timeline: Timeline, wiring: ProgramWiring): string {
     `const uint16_t CHANNELS = ${timeline.channels};`,
     `const uint16_t LAMPS = ${timeline.lamps};`,
     `const bool DARK = ${wiring.litBy === 'low' ? 'HIGH' : 'LOW'};  // what a pin is told when its lamp is dark`,
+    ...(matrix
+      ? [
+          `const uint8_t ROWS[] FLASH = {${numbers(matrix.rowPins)}};`,
+          `const uint8_t COLUMNS[] FLASH = {${numbers(matrix.columnPins)}};`,
+          `const uint8_t CROSSINGS[] FLASH = {${numbers(matrix.crossings)}};  // of each channel, along the rows from 0`,
+          `const uint8_t ROW_COUNT = ${matrix.rowPins.length};`,
+          `const uint8_t COLUMN_COUNT = ${matrix.columnPins.length};`,
+          `const uint32_t ROW_US = ${ROW_MICROSECONDS};`,
+        ]
+      : []),
+    `const int16_t PIN_COUNT = ${wiring.channelPins.length};`,
     `const uint8_t PINS[] FLASH = {${numbers(wiring.channelPins)}};`,
     `const uint8_t PULSED[] FLASH = {${numbers(wiring.channelPins.map((pin) => (wiring.pulsePins.includes(pin) ? 1 : 0)))}};  // 1: any level, 0: on or off`,
     '',
@@ -129,38 +142,43 @@ export function cpp(timeline: Timeline, wiring: ProgramWiring): string {
     '    int32_t n = group.count;',
     '    for (int32_t i = 0; i < n; i++) {',
     '      uint16_t lamp = from(&MEMBERS[group.first + i]);',
-    '      if (group.string) {',
-    '        for (uint8_t c = 0; c < 3; c++) {',
-    '          int32_t level = levelOf(scene.effect, at - scene.begin, i, n, scene.seed, c, scene.p, scene.q, scene.r);',
-    '          frame[CHANNELS + 3 * lamp + c] = (uint8_t)(((level * scene.colour[c] / 255) * CAP) >> 8);',
-    '        }',
-    '      } else {',
-    '        int32_t level = levelOf(scene.effect, at - scene.begin, i, n, scene.seed, 0, scene.p, scene.q, scene.r);',
-    '        frame[lamp] = (uint8_t)((level * CAP) >> 8);',
-    '      }',
+    ...(hasString
+      ? [
+          '      if (group.string) {',
+          '        for (uint8_t c = 0; c < 3; c++) {',
+          '          int32_t level = levelOf(scene.effect, at - scene.begin, i, n, scene.seed, c, scene.p, scene.q, scene.r);',
+          '          frame[CHANNELS + 3 * lamp + c] = (uint8_t)(((level * scene.colour[c] / 255) * CAP) >> 8);',
+          '        }',
+          '        continue;',
+          '      }',
+        ]
+      : []),
+    '      int32_t level = levelOf(scene.effect, at - scene.begin, i, n, scene.seed, 0, scene.p, scene.q, scene.r);',
+    '      frame[lamp] = (uint8_t)((level * CAP) >> 8);',
     '    }',
     '  }',
     '}',
     '',
     ...(hasString ? stringLines(wiring) : []),
     'void show() {',
-    '  for (uint16_t k = 0; k < CHANNELS; k++) {',
+    '  for (int16_t k = 0; k < PIN_COUNT; k++) {',
     '    if (from(&PULSED[k])) analogWrite(from(&PINS[k]), DARK ? 255 - frame[k] : frame[k]);',
     '    else digitalWrite(from(&PINS[k]), frame[k] > 127 ? !DARK : DARK);',
     '  }',
     ...(hasString ? ['  sendString();'] : []),
     '}',
     '',
+    ...(matrix ? matrixLines(matrix) : []),
     'int32_t now = 0;',
     'uint32_t due = 0;',
     '',
     'void setup() {',
-    '  for (uint16_t k = 0; k < CHANNELS; k++) pinMode(from(&PINS[k]), OUTPUT);',
+    '  for (int16_t k = 0; k < PIN_COUNT; k++) pinMode(from(&PINS[k]), OUTPUT);',
     ...(hasString ? [`  pinMode(${wiring.stringPin!}, OUTPUT);`] : []),
     '  due = millis();',
     '}',
     '',
-    'void loop() {',
+    matrix ? 'void step() {' : 'void loop() {',
     '  if ((int32_t)(millis() - due) < 0) return;',
     '  due += FRAME_MS;',
     '  tick(now);',
@@ -169,7 +187,39 @@ export function cpp(timeline: Timeline, wiring: ProgramWiring): string {
     '  if (now >= LASTS_MS) now -= LASTS_MS;',
     '}',
     '',
+    ...(matrix ? ['void loop() {', '  step();', '  scan();', '}', ''] : []),
   ].join('\n');
+}
+
+/** Lights the lamps of one row after the other: all that was on goes first, so that nothing shines into the next. */
+function matrixLines({ transistors }: ProgramMatrix): readonly string[] {
+  const off = (pin: string): string =>
+    transistors ? `{ pinMode(${pin}, OUTPUT); digitalWrite(${pin}, LOW); }` : `pinMode(${pin}, INPUT);`;
+  return [
+    'void light(uint8_t row) {',
+    `  for (uint8_t r = 0; r < ROW_COUNT; r++) ${off('from(&ROWS[r])')}`,
+    `  for (uint8_t c = 0; c < COLUMN_COUNT; c++) ${off('from(&COLUMNS[c])')}`,
+    '  for (uint16_t k = 0; k < CHANNELS; k++) {',
+    '    uint8_t at = from(&CROSSINGS[k]);',
+    '    if (at / COLUMN_COUNT != row || frame[k] <= 127) continue;',
+    '    uint8_t column = from(&COLUMNS[at % COLUMN_COUNT]);',
+    '    pinMode(column, OUTPUT);',
+    `    digitalWrite(column, ${transistors ? 'HIGH' : 'LOW'});`,
+    '    pinMode(from(&ROWS[row]), OUTPUT);',
+    '    digitalWrite(from(&ROWS[row]), HIGH);',
+    '  }',
+    '}',
+    '',
+    'uint8_t row = 0;',
+    'uint32_t turned = 0;',
+    'void scan() {',
+    '  if (micros() - turned < ROW_US) return;',
+    '  turned += ROW_US;',
+    '  light(row);',
+    '  row = (uint8_t)((row + 1) % ROW_COUNT);',
+    '}',
+    '',
+  ];
 }
 
 /**

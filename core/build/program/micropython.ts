@@ -1,6 +1,7 @@
 import { movingEffects, type MovingEffectName } from '../../supply/drivers/effects';
 import { written, type WholeWriter } from '../../supply/drivers/effects/whole';
-import { checkedForProgram, headLines, type ProgramWiring } from './board';
+import { ROW_MICROSECONDS } from '../../supply/drivers/matrix';
+import { checkedForProgram, headLines, type ProgramMatrix, type ProgramWiring } from './board';
 import type { Timeline } from '../../supply/drivers/timeline';
 
 const writer: WholeWriter = {
@@ -23,6 +24,7 @@ const tuple = (of: readonly (number | string)[]): string => `(${of.join(', ')}${
 export function microPython(timeline: Timeline, wiring: ProgramWiring): string {
   const checked = checkedForProgram(timeline, wiring);
   const used = [...new Set(timeline.clips.map((c) => c.effect))] as MovingEffectName[];
+  const { matrix } = wiring;
   const hasString = wiring.stringPin !== null && timeline.lamps > 0;
   const clips = timeline.clips.map((clip, k) => {
     const group = timeline.groups.findIndex((g) => g.id === clip.group);
@@ -42,6 +44,14 @@ export function microPython(timeline: Timeline, wiring: ProgramWiring): string {
     `CHANNELS = ${timeline.channels}`,
     `LAMPS = ${timeline.lamps}`,
     `DARK = ${wiring.litBy === 'low' ? 1 : 0}  # what a pin is told when its lamp is dark`,
+    ...(matrix
+      ? [
+          `ROWS = ${tuple(matrix.rowPins)}`,
+          `COLUMNS = ${tuple(matrix.columnPins)}`,
+          `CROSSINGS = ${tuple(matrix.crossings)}  # of each channel, along the rows from 0`,
+          `ROW_US = ${ROW_MICROSECONDS}`,
+        ]
+      : []),
     `PINS = ${tuple(wiring.channelPins)}`,
     `PULSED = ${tuple(wiring.channelPins.map((pin) => (wiring.pulsePins.includes(pin) ? 1 : 0)))}  # 1: any level, 0: on or off`,
     '',
@@ -98,8 +108,9 @@ export function microPython(timeline: Timeline, wiring: ProgramWiring): string {
     '                frame[lamps[i]] = effect(at - begin, i, n, seed, 0, p, q, r) * CAP >> 8',
     '',
     '',
+    ...(matrix ? matrixLines(matrix) : []),
     'outputs = []',
-    'for k in range(CHANNELS):',
+    'for k in range(len(PINS)):',
     ...(wiring.pulsePins.length > 0
       ? [
           '    if PULSED[k]:',
@@ -114,7 +125,7 @@ export function microPython(timeline: Timeline, wiring: ProgramWiring): string {
     '',
     '',
     'def show(frame):',
-    '    for k in range(CHANNELS):',
+    '    for k in range(len(PINS)):',
     ...(wiring.pulsePins.length > 0
       ? [
           '        if PULSED[k]:',
@@ -147,9 +158,20 @@ export function microPython(timeline: Timeline, wiring: ProgramWiring): string {
     '        if now >= LASTS_MS * 64:',
     '            now -= LASTS_MS * 64  # stays small; LASTS_MS repeats',
     '        due = time.ticks_add(due, FRAME_MS)',
-    '        wait = time.ticks_diff(due, time.ticks_ms())',
-    '        if wait > 0:',
-    '            time.sleep_ms(wait)',
+    ...(matrix
+      ? [
+          '        # A row after the other until the next frame is due.',
+          '        row = 0',
+          '        while time.ticks_diff(due, time.ticks_ms()) > 0:',
+          '            light(row, frame)',
+          '            time.sleep_us(ROW_US)',
+          '            row = (row + 1) % len(ROWS)',
+        ]
+      : [
+          '        wait = time.ticks_diff(due, time.ticks_ms())',
+          '        if wait > 0:',
+          '            time.sleep_ms(wait)',
+        ]),
     '',
     '',
     "if __name__ == '__main__':",
@@ -159,3 +181,28 @@ export function microPython(timeline: Timeline, wiring: ProgramWiring): string {
 }
 
 const functionName = (name: MovingEffectName): string => name.replace(/-/g, '_');
+
+/** Lights the lamps of one row: all that was on goes first, so that nothing shines into the next. */
+function matrixLines({ transistors }: ProgramMatrix): readonly string[] {
+  const made = transistors ? 'Pin(n, Pin.OUT, value=0)' : 'Pin(n, Pin.IN)';
+  const off = transistors ? 'pin.value(0)' : 'pin.init(Pin.IN)';
+  const on = (pin: string, value: number): string =>
+    transistors ? `${pin}.value(1)` : `${pin}.init(Pin.OUT, value=${value})`;
+  return [
+    `rows = [${made} for n in ROWS]`,
+    `columns = [${made} for n in COLUMNS]`,
+    '',
+    '',
+    'def light(row, frame):',
+    '    for pin in rows:',
+    `        ${off}`,
+    '    for pin in columns:',
+    `        ${off}`,
+    '    for k in range(CHANNELS):',
+    '        if CROSSINGS[k] // len(COLUMNS) == row and frame[k] > 127:',
+    `            ${on('columns[CROSSINGS[k] % len(COLUMNS)]', 0)}`,
+    `            ${on('rows[row]', 1)}`,
+    '',
+    '',
+  ];
+}

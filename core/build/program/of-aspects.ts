@@ -3,6 +3,7 @@ import { askedOf, usedOutputs } from '../../study/aspects';
 import { truthTable } from '../../study/truth-table';
 import { Solver } from '../../study/solver';
 import { driverKind } from '../../supply/drivers';
+import { pinsOf } from '../../supply/drivers/driver-kind';
 import { stringLampOf } from '../../study/play';
 import type { Moving } from '../../document/moving-record';
 import type { Driven } from '../../document/aspect-record';
@@ -64,6 +65,13 @@ export function timelineOfAspects(
   };
 }
 
+/** What of a job's driver goes to a pin each: its outputs that lamps hang on, or the rows and columns of a matrix. */
+export function pinNames(job: AnyJob & Driven): readonly string[] {
+  const { driver } = job;
+  if (driver?.kind === 'matrix') return pinsOf(driverKind(driver).build(driver)).map((p) => p.name);
+  return usedOutputs(job).map((n) => `Output ${n}`);
+}
+
 /** Outputs of the usual small 8-bit board that dim by pulse width (common practice, no source). */
 const PULSED_ON_EIGHT_BITS = [3, 5, 6, 9, 10, 11];
 
@@ -94,7 +102,7 @@ export function wiringOfScene(
 /**
  * How a job hangs on the pins of a small computer: what each output carries as solved, at the supply's
  * highest, and what all pins may carry.
- * @param pins number of the pin of each output that lamps hang on
+ * @param pins number of the pin of each output that lamps hang on; of a matrix those of its rows, then of its columns
  * @throws CircuitError when it cannot be solved
  */
 export function wiringOfPins(bench: Bench, pins: readonly number[]): ProgramWiring {
@@ -102,15 +110,30 @@ export function wiringOfPins(bench: Bench, pins: readonly number[]): ProgramWiri
   const { driver } = job as AnyJob & Driven;
   const build = driver ? driverKind(driver).build(driver) : null;
   const { rows } = truthTable(bench, new Solver(bench), 'highest');
+  const outputs = usedOutputs(job);
+  const matrix =
+    driver?.kind === 'matrix'
+      ? {
+          rowPins: pins.slice(0, driver.rows),
+          columnPins: pins.slice(driver.rows, driver.rows + driver.columns),
+          crossings: outputs.map((n) => n - 1),
+          transistors: driver.transistors,
+        }
+      : null;
   return {
     name: job.name,
-    channelPins: pins,
+    channelPins: matrix ? [] : pins,
+    matrix,
     stringPin: null,
     colourOrder: 'grb',
     pulsePins: [],
-    channelAmps: usedOutputs(job).map((n) =>
-      Math.max(0, ...rows.map((r) => r.readings.outputAmps.get(`out${n}`) ?? 0)),
-    ),
+    channelAmps: outputs.map((n) => {
+      // Of a crossing what its row carries while it is on, at most: one row is at a time.
+      const contact = build?.outputs.find((o) => o.id === `out${n}`)?.between?.[0] ?? `out${n}`;
+      return (
+        Math.max(0, ...rows.map((r) => r.readings.outputAmps.get(contact) ?? 0)) * (build?.litShare ?? 1)
+      );
+    }),
     stringLamp: NO_STRING,
     limitAmps: build?.totalAmps ?? 0,
     stringLimitAmps: 0,

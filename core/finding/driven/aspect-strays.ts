@@ -25,10 +25,9 @@ export const aspectStrays = rule({
           severity: 'stop' as const,
           title: `${aspect.name} shows a lamp it should not`,
           sentence: `In ${aspect.name} ${lampWords(bench, lamps)} ${lamps.length === 1 ? 'shines' : 'shine'} with ${brightest.toFixed(0)} of 100, and the aspect does not name ${lamps.length === 1 ? 'it' : 'them'}; from ${FAINT_LIGHTNESS} on a light is seen in the dark.`,
-          reason:
-            drivenIn(bench)?.driver?.kind === 'accessory-pairs'
-              ? 'Of each pair one output is always on: where an aspect lights neither of two lamps of a pair, one of them shines all the same. Lamps of different aspects in a pair of their own, or outputs that can all be off.'
-              : 'What drives it lights it with another lamp, or current finds a way round.',
+          reason: drivenIn(bench)?.driver?.kind.startsWith('accessory')
+            ? 'Of each pair one output is always on: where an aspect lights neither of two lamps of a pair, one of them shines all the same. Lamps of different aspects in a pair of their own, or outputs that can all be off.'
+            : 'What drives it lights it with another lamp, or current finds a way round.',
           subject: { lamps },
           ...aboutLamps(bench, lamps),
           paths: [aspectPath(bench.jobId, id)],

@@ -12,7 +12,9 @@ export const commonSide = rule({
     const { jobId, job } = bench;
     const driven = drivenIn(bench);
     if (!driven?.driver) return [];
-    const { switches } = driverKind(driven.driver).build(driven.driver);
+    const { switches, outputs } = driverKind(driven.driver).build(driven.driver);
+    // Lamps that hang between two contacts have no common.
+    if (outputs.some((o) => o.between)) return [];
     if ((switches === 'minus') === (driven.common === 'anode')) return [];
     const lamps = Object.keys(job.lamps).filter((id) => outputOf(job, id) !== null);
     const sharing = driven.common === 'anode' ? 'plus' : 'minus';

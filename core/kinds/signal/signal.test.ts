@@ -7,6 +7,7 @@ import { checkJob } from '../../finding/check';
 import { leds } from '../../part/led';
 import { prototypeMetres, scales, type ScaleName } from '../../quantity/scale';
 import { benchOf } from '../../study/bench';
+import { outputOf } from '../../study/aspects';
 import { aspectLooks } from '../../study/aspect-looks';
 import { setDriver, driverOn } from '../../study/begin-driven';
 import { Solver } from '../../study/solver';
@@ -161,10 +162,10 @@ describe('changing what switches it', () => {
       ).layout;
       const job = signalIn(next, jobId);
       expect(job.driver!.kind).toBe(name);
-      expect(job.lamps.green.circuitId).toBe('output-1');
-      expect(job.lamps.red.circuitId).toBe('output-2');
+      expect(outputOf(job, 'green')).toBe('out1');
+      expect(outputOf(job, 'red')).toBe('out2');
       const { ownVolts } = driverKind(job.driver!).build(job.driver!);
-      if (ownVolts !== null) expect(job.circuits['output-2'].ohms).toBeLessThan(1500);
+      if (ownVolts !== null) expect(job.circuits[job.lamps.red.circuitId!].ohms).toBeLessThan(1500);
       expect(
         checkJob(next, jobId).filter((f) => f.rule === 'lamp-current' || f.rule === 'output-overload'),
       ).toEqual([]);

@@ -12,7 +12,19 @@ export interface DriverOutput {
   readonly id: OutputId;
   readonly name: string;
   readonly limitAmps: number;
+  /** The two pins its lamps hang between, the one that goes to plus first; left out where they hang between the common and a pin of its own. */
+  readonly between?: readonly [PinId, PinId];
 }
+
+/** A contact of a driver that it switches, where outputs hang between two of them. */
+export interface DriverPin {
+  readonly id: PinId;
+  readonly name: string;
+  readonly limitAmps: number;
+  /** The side it goes to while it conducts. */
+  readonly switches: SwitchedSide;
+}
+export type PinId = string;
 
 /** What feeds a driver, before its outputs: a bridge of its own where its supply changes sides, and a reservoir. */
 export interface DriverFeed {
@@ -27,6 +39,10 @@ export type SwitchedSide = 'minus' | 'plus';
 /** A driver as its lamps see it. */
 export interface DriverBuild {
   readonly outputs: readonly DriverOutput[];
+  /** What it switches, where that is not one contact for each output. */
+  readonly pins?: readonly DriverPin[];
+  /** Share of the time that an output which is lit conducts; all of it where left out. */
+  readonly litShare?: number;
   /** For all outputs together. */
   readonly totalAmps: number;
   readonly switches: SwitchedSide;
@@ -63,6 +79,21 @@ export interface DriverKind<R> {
   cannot(record: R, asked: Asked): string | null;
   needs(record: R): readonly DriverNeed[];
 }
+
+/** The contacts that a driver switches: its own where it says so, else one for each output. */
+export const pinsOf = ({
+  pins,
+  outputs,
+  switches,
+}: Pick<DriverBuild, 'pins' | 'outputs' | 'switches'>): readonly DriverPin[] =>
+  pins ?? outputs.map(({ id, name, limitAmps }) => ({ id, name, limitAmps, switches }));
+
+/** The output across the same two contacts the other way round; null where there is none. */
+export const reverseOf = ({ outputs }: Pick<DriverBuild, 'outputs'>, output: string): OutputId | null => {
+  const [plus, minus] = outputs.find((o) => o.id === output)?.between ?? [];
+  if (plus === undefined) return null;
+  return outputs.find((o) => o.between?.[0] === minus && o.between?.[1] === plus)?.id ?? null;
+};
 
 /** Numbers the outputs of a driver. */
 export const numbered = (

@@ -4,13 +4,13 @@ import { usualDriver, usualFeed } from '../../document/driver-record';
 import { driverKind, driverKinds, type DriverKindName } from '.';
 import { halfSeconds, turnSeconds, type Flasher } from './flasher';
 import { timerHalves } from './timer';
-import type { Asked, OutputId, Show } from './driver-kind';
+import { pinsOf, type Asked, type OutputId, type Show } from './driver-kind';
 import type { Phase } from '../state';
 
 const names = Object.keys(driverKinds) as DriverKindName[];
 const feed = usualFeed(false, false);
 const asked = (of: Record<string, Show>): Asked => new Map(Object.entries(of) as [OutputId, Show][]);
-const conducting = ({ slices }: Phase): string[] => [...slices[0].conducting].sort();
+const conducting = ({ slices }: Phase): string[] => slices.flatMap((s) => [...s.conducting]).sort();
 
 /** Anything an aspect may ask of so many outputs. */
 const anyAsked = (outputs: readonly OutputId[]): fc.Arbitrary<Asked> =>
@@ -24,9 +24,11 @@ const anyAsked = (outputs: readonly OutputId[]): fc.Arbitrary<Asked> =>
 describe.each(names)('a driver of kind %s', (name) => {
   const driver = usualDriver(name, feed, 4);
   const kind = driverKind(driver);
-  const outputs = kind.build(driver).outputs.map((o) => o.id);
+  const build = kind.build(driver);
+  const outputs = build.outputs.map((o) => o.id);
+  const contacts = [...outputs, ...pinsOf(build).map((p) => p.id)];
 
-  test('conducts at outputs it has, in phases that last', () =>
+  test('conducts at outputs and contacts it has, in phases that last', () =>
     fc.assert(
       fc.property(anyAsked(outputs), (of) => {
         const phases = kind.drive(driver, of);
@@ -34,7 +36,7 @@ describe.each(names)('a driver of kind %s', (name) => {
         for (const phase of phases) {
           expect(phase.seconds).toBeGreaterThan(0);
           expect(phase.slices.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 12);
-          for (const { conducting: on } of phase.slices) for (const id of on) expect(outputs).toContain(id);
+          for (const { conducting: on } of phase.slices) for (const id of on) expect(contacts).toContain(id);
         }
       }),
       { seed: 31 },
