@@ -107,8 +107,11 @@ function polarity(part: Part, terminal: string, lead: Lead): Polarity {
   return lead.role === 'minus' ? '−' : '~';
 }
 
+/** What to cut of a wire for its run: long, to be shortened later. Millimetres. */
+export const cutLong = (run: number): number => Math.ceil((run + CUT_LONG) / STEP) * STEP;
+
 /** A colour the wire comes in, one for each meaning: red towards plus, green back, lacquered where both are taken. */
-export function soldColour(wire: WirePart, lead: Lead): WireColour {
+export function soldColour(wire: WirePart, lead: Pick<Lead, 'colour' | 'role'>): WireColour {
   if (!wire.colours || wire.colours.includes(lead.colour)) return lead.colour;
   const code =
     lead.role === 'plus' || lead.role === 'right' ? 'red' : lead.role === 'lamp' ? 'lacquered' : 'green';
@@ -158,7 +161,7 @@ export function wiringTable({ assembly, job }: Pick<Bench, 'assembly' | 'job'>):
       direct,
       onBoard,
       runMillimetres: Math.round(run),
-      cutMillimetres: direct ? 0 : Math.ceil((run + CUT_LONG) / STEP) * STEP,
+      cutMillimetres: direct ? 0 : cutLong(run),
       through: lead.through.map((id) => inSentence(job.passages[id].name)),
       means: wireRoleNames[lead.role],
     };

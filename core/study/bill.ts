@@ -3,6 +3,8 @@ import { reservoirPrice } from '../part/electrolytic';
 import { terminalKey, type Assembly, type Part } from '../assembly/assembly';
 import { boardsOf, isOnBoard, type BoardNeed } from '../assembly/on-board';
 import { boardSort, piecesOf, plugSort, sortOf, stockOf } from './stock';
+import { stringNeeds, stringOf } from './string-needs';
+import type { Bench } from './bench';
 import type { Layout } from '../document/layout';
 import type { Supply } from '../supply';
 
@@ -87,6 +89,16 @@ export function costOf(assembly: Assembly, layout: Layout, supply: Supply): numb
     (sum, b) => sum + b.count * boardPrice(layout, b) + b.plugs * plugPrice(layout, b),
     loose,
   );
+}
+
+/** The same with what a string of it takes, which is no part of its circuit. */
+export function costOfJob({ assembly, layout, supply, job }: Bench): number {
+  const string = stringOf(job);
+  const ofString = (string ? stringNeeds(string) : []).reduce(
+    (sum, n) => sum + n.count * (ownPrice(layout, n.key) ?? n.priceEach),
+    0,
+  );
+  return costOf(assembly, layout, supply) + ofString;
 }
 
 /**

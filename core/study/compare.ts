@@ -4,7 +4,7 @@ import { inOrder } from '../document/in-order';
 import { anyJobIn } from '../document/jobs';
 import { kindOf } from '../kinds';
 import { benchOf } from './bench';
-import { costOf, jointsOf } from './bill';
+import { costOfJob, jointsOf } from './bill';
 import { totalLumens } from './meter';
 import { powerCutStudy } from './power-cut';
 import { usualReadings } from './solver';
@@ -80,7 +80,7 @@ function wayOf(layout: Layout, jobId: string): Omit<ComparedWay, 'variantId' | '
     word: kind.words(layout, jobId),
     supplyAmps: readings.supplyAmps.mean,
     supplyRmsAmps: readings.supplyRmsAmps,
-    cost: costOf(bench.assembly, layout, bench.supply),
+    cost: costOfJob(bench),
     joints: jointsOf(bench.assembly),
     holdSeconds: powerCutStudy(bench, readings).moments[0],
     lamps: Object.keys(bench.job.lamps).length,

@@ -1,7 +1,9 @@
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { wiringDrawing, wiringSvg } from '../../../core/build/drawing/wiring-drawing';
-import { wiringTable, type WiringRow } from '../../../core/build/wiring-table';
+import { stringOf } from '../../../core/study/string-needs';
+import { stringSvg, wiresToLay } from '../../../core/build/string-wiring';
+import type { WiringRow } from '../../../core/build/wiring-table';
 import { plugs } from '../../../core/part/plug';
 import { wirePaint } from '../../../core/part/wire-colour';
 import { formatQuantity } from '../../../core/quantity/format';
@@ -27,10 +29,12 @@ export function WiringPicture({ jobId, job, solved }: PictureProps) {
     [bench, width],
   );
   const plug = job.decoder ? plugs[job.decoder.plug] : null;
-  const rows = useMemo(() => wiringTable(bench).filter((r) => !r.onBoard), [bench]);
+  const string = stringOf(job);
+  const rows = useMemo(() => wiresToLay(bench), [bench]);
   return (
     <div className="wiring-view" ref={ref}>
       <Drawn svg={svg} className="wiring-drawing" />
+      {string && <Drawn svg={stringSvg(string, rows)} className="wiring-drawing" />}
       {plug && <PlugPair plug={plug} assembly={bench.assembly} />}
       <div className="button-row">
         <Button onClick={() => saveFile(`${jobId}-wiring.svg`, svg, 'image/svg+xml')}>Save as SVG</Button>

@@ -4,7 +4,8 @@ import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
 import { boardsOf } from '../../assembly/on-board';
 import { boardPrice, plugPrice, priceOf } from '../../study/bill';
-import { wiringTable } from '../wiring-table';
+import { stringNeeds, stringOf } from '../../study/string-needs';
+import { wiresToLay } from '../string-wiring';
 import {
   boardSort,
   piecesOf,
@@ -88,8 +89,11 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
       add({ ...plug, priceEach: plugPrice(layout, board) }, times * board.plugs, 0, []);
     }
     let sleeves = 0;
-    for (const row of wiringTable(bench)) {
-      if (row.onBoard) continue;
+    const string = stringOf(job);
+    if (string)
+      for (const { key, name, count, priceEach } of stringNeeds(string))
+        add({ key, name, priceEach: ownPrice(layout, key) ?? priceEach }, times * count, 0, []);
+    for (const row of wiresToLay(bench)) {
       sleeves += times * 2;
       if (row.direct) continue;
       const { id, reelMillimetres, reelPrice } = row.wire;

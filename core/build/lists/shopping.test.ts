@@ -4,7 +4,7 @@ import { displayId, tug } from '../../../tests/display-models';
 import { boatTrain } from '../../../tests/generated';
 import { generatedJobs, generatedKinds } from '../../../tests/kinds';
 import { benchOf } from '../../study/bench';
-import { costOf } from '../../study/bill';
+import { costOf, costOfJob } from '../../study/bill';
 import { change } from '../../document/patch';
 import { orderOf } from '../order/order';
 import { tick } from '../progress';
@@ -58,7 +58,8 @@ describe('what jobs need', () => {
   });
   test('its parts cost what the bill of the job says', () => {
     for (const id of ids) {
-      const { assembly, supply, layout } = benchOf(boatTrain(), id);
+      const bench = benchOf(boatTrain(), id);
+      const { assembly, supply, layout } = bench;
       const parts = needsOf(layout, [id])
         .filter((n) => !n.key.startsWith('wire:') && n.key !== 'shrink')
         .reduce((sum, n) => sum + n.count * n.priceEach, 0);
@@ -66,7 +67,7 @@ describe('what jobs need', () => {
         supply.kind === 'cell'
           ? costOf({ ...assembly, parts: assembly.parts.filter((p) => p.kind === 'rails') }, layout, supply)
           : 0;
-      expect(parts, id).toBeCloseTo(costOf(assembly, layout, supply) - cells, 6);
+      expect(parts, id).toBeCloseTo(costOfJob(bench) - cells, 6);
     }
   });
   test('a price in the drawer goes before a typical one, of lamps and of wire', () => {

@@ -64,6 +64,7 @@ export function sheetBody(sheet: Sheet): string {
     '<h2>As it is wired</h2>',
     `<figure>${wiringSvg(sheet.drawing, { title: `Wiring of ${sheet.jobName}` })}</figure>`,
   );
+  if (sheet.string) out.push(`<figure>${sheet.string}</figure>`);
   if (sheet.plug.length > 0)
     out.push(
       '<h2>The plug, from above and from the solder side</h2>',

@@ -7,7 +7,9 @@ import { cutPlan, type CutPlan } from '../lists/cut-list';
 import { shoppingList, type ShoppingList } from '../lists/shopping';
 import { orderOf, type Ordered } from '../order/order';
 import { cautions, tools, type CautionName, type Tool } from '../order/task';
-import { wiringTable, type WiringRow } from '../wiring-table';
+import { stringOf } from '../../study/string-needs';
+import { stringSvg, wiresToLay } from '../string-wiring';
+import type { WiringRow } from '../wiring-table';
 import { wiringDrawing, type WiringDrawing } from '../drawing/wiring-drawing';
 import { plugSvg, usedOfDecoder } from '../drawing/plug-svg';
 import { plugs } from '../../part/plug';
@@ -40,6 +42,8 @@ export interface Sheet {
   /** Its plug from above and from the solder side; none without a decoder. */
   readonly plug: readonly string[];
   readonly wiring: readonly WiringRow[];
+  /** How its string is joined, as SVG; null without one. */
+  readonly string: string | null;
   readonly functions: readonly FunctionLine[];
   readonly shopping: ShoppingList;
   readonly cuts: readonly LengthCuts[];
@@ -114,7 +118,8 @@ export function sheetOf(layout: Layout, jobId: string, proof: ShortestProof | nu
           plugSvg(plugs[job.decoder!.plug], side, usedOfDecoder(bench.assembly)),
         )
       : [],
-    wiring: wiringTable(bench).filter((r) => !r.onBoard),
+    wiring: wiresToLay(bench),
+    string: stringOf(job) && stringSvg(stringOf(job)!, wiresToLay(bench)),
     functions: functionSheet(job, wiringOf(job.kind).lampNames(job, layout)),
     shopping,
     cuts: cutsOf(shopping),
