@@ -30,6 +30,7 @@ import type { Readings } from '../../core/study/readings';
 import type { ShortestProof } from '../../core/study/shortest-proof';
 import type { State } from '../../core/supply/state';
 import type { CarMatch } from '../../core/study/train';
+import type { FeedWay } from '../../core/finding/feed/higher-volts';
 import type { PlannedWires } from '../../core/finding/feed/plan-wires';
 import type { RigStudy } from '../../core/overhead/study';
 import type { HowFar } from '../../core/build/how-far';
@@ -199,6 +200,18 @@ export const questions = {
   ): Promise<PlannedWires> {
     const { planWires } = await import('../../core/finding/feed/plan-wires');
     return planWires(layout, supplyId, (share) => {
+      tell(share);
+      return false;
+    });
+  },
+  /** The volts a supply has against twice as many with converters, each with the thinnest wires. */
+  async voltsSideBySide(
+    layout: Layout,
+    { supplyId }: { readonly supplyId: string },
+    tell: Tell,
+  ): Promise<FeedWay[]> {
+    const { voltsSideBySide } = await import('../../core/finding/feed/higher-volts');
+    return voltsSideBySide(layout, supplyId, (share) => {
       tell(share);
       return false;
     });

@@ -4,6 +4,7 @@ import { onGrid } from '../../../core/feed/begin';
 import { wirePaint } from '../../../core/part/wire-colour';
 import { useRoom } from '../../drawings/use-room';
 import { planView, type PlanView } from './plan-geometry';
+import { planLabels, type PlacedLabel } from './plan-labels';
 import type { FeedFigures } from '../../../core/feed/reading';
 import type { Layout } from '../../../core/document/layout';
 import type { NodeRecord, RunRecord } from '../../../core/document/network-record';
@@ -27,8 +28,6 @@ interface PlanDrawingProps {
 
 /** A step of an arrow key, in millimetres; with Shift five times as far. */
 const STEP = 10;
-/** A run that goes across so far, in pixels, has its label there. */
-const UPRIGHT = 34;
 /** Between the two conductors of a run, in pixels. */
 const APART = 1.7;
 
@@ -38,7 +37,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
   const [element, room] = useRoom<SVGSVGElement>({ width: 860, height: 400 });
   const view = planView(layout, room, beneath);
   const { nodes, runs } = layout.network;
-  const ranks = ranksOf(layout);
+  const labels = planLabels(layout, view, room.width, beneath);
   return (
     <svg
       ref={element}
@@ -77,30 +76,31 @@ export function PlanDrawing(props: PlanDrawingProps) {
           from={nodes[run.from]}
           to={nodes[run.to]}
           view={view}
-          beneath={beneath}
-          rank={ranks.get(run.id)!}
           chosen={chosen?.kind === 'run' && chosen.id === run.id}
           flagged={flagged.has(run.id)}
           onChoose={onChoose}
         />
       ))}
       {inOrder(nodes).map((node) => (
-        <Place key={node.id} {...props} node={node} view={view} reading={figures?.places.get(node.id)} />
+        <Place
+          key={node.id}
+          {...props}
+          node={node}
+          view={view}
+          name={labels.places.get(node.id) ?? null}
+          reading={figures?.places.get(node.id)}
+        />
+      ))}
+      {inOrder(runs).map((run) => (
+        <RunLabels
+          key={run.id}
+          labels={labels.runs.get(run.id)!}
+          chosen={chosen?.kind === 'run' && chosen.id === run.id}
+          flagged={flagged.has(run.id)}
+          onChoose={() => onChoose({ kind: 'run', id: run.id })}
+        />
       ))}
     </svg>
-  );
-}
-
-/** For each run how many before it leave the same place to the same side. */
-function ranksOf({ network: { nodes, runs } }: Layout): Map<string, number> {
-  const left = new Map<string, number>();
-  return new Map(
-    inOrder(runs).map(({ id, from, to }) => {
-      const key = `${from} ${Math.sign(nodes[to].xMillimetres - nodes[from].xMillimetres) || 1}`;
-      const rank = left.get(key) ?? 0;
-      left.set(key, rank + 1);
-      return [id, rank];
-    }),
   );
 }
 
@@ -109,27 +109,16 @@ interface RunProps {
   readonly from: NodeRecord;
   readonly to: NodeRecord;
   readonly view: PlanView;
-  readonly beneath: boolean;
-  /** How many before it leave the same place to the same side: their labels stand in a row. */
-  readonly rank: number;
   readonly chosen: boolean;
   readonly flagged: boolean;
   readonly onChoose: (chosen: Chosen) => void;
 }
 
-/** A run as it lies: along the boards, then across; both conductors in their colours, its label at both ends from beneath. */
-function Run({ run, from, to, view, beneath, rank, chosen, flagged, onChoose }: RunProps) {
+/** A run as it lies: along the boards, then across; both conductors in their colours, beside one another. */
+function Run({ run, from, to, view, chosen, flagged, onChoose }: RunProps) {
   const [x1, y1] = [view.x(from.xMillimetres), view.y(from.yMillimetres)];
   const [x2, y2] = [view.x(to.xMillimetres), view.y(to.yMillimetres)];
   const path = (by: number): string => `M${x1} ${y1 + by}H${x2 + by}V${y2}`;
-  const middle = Math.abs(y2 - y1) > UPRIGHT ? { x: x2, y: (y1 + y2) / 2 } : { x: (x1 + x2) / 2, y: y1 };
-  const towards = Math.sign(x2 - x1) || 1;
-  const spots = beneath
-    ? [
-        { x: x1 + (26 + 22 * rank) * towards, y: y1 },
-        Math.abs(y2 - y1) > 40 ? { x: x2, y: y2 - 20 * Math.sign(y2 - y1) } : { x: x2 - 18 * towards, y: y1 },
-      ]
-    : [middle];
   const choose = (): void => onChoose({ kind: 'run', id: run.id });
   return (
     <g
@@ -148,17 +137,27 @@ function Run({ run, from, to, view, beneath, rank, chosen, flagged, onChoose }: 
       <path d={path(APART)} className="casing" />
       <path d={path(-APART)} stroke={wirePaint[run.plus]} className="wire" />
       <path d={path(APART)} stroke={wirePaint[run.minus]} className="wire" />
-      {spots.map(({ x, y }, k) => (
+    </g>
+  );
+}
+
+interface RunLabelsProps {
+  readonly labels: readonly PlacedLabel[];
+  readonly chosen: boolean;
+  readonly flagged: boolean;
+  readonly onChoose: () => void;
+}
+
+/** The labels of a run, over all that is drawn. */
+function RunLabels({ labels, chosen, flagged, onChoose }: RunLabelsProps) {
+  const words = ['run-labels', chosen && 'chosen', flagged && 'flagged'].filter(Boolean).join(' ');
+  return (
+    <g className={words} aria-hidden="true" onClick={onChoose}>
+      {labels.map(({ x, y, width, text }, k) => (
         <g key={k} transform={`translate(${x} ${y})`} className="run-label">
-          <rect
-            x={-4 - 3.4 * run.label.length}
-            y={-7}
-            width={8 + 6.8 * run.label.length}
-            height={14}
-            rx={3}
-          />
+          <rect x={-width / 2} y={-7} width={width} height={14} rx={3} />
           <text textAnchor="middle" y={4}>
-            {run.label}
+            {text}
           </text>
         </g>
       ))}
@@ -169,11 +168,12 @@ function Run({ run, from, to, view, beneath, rank, chosen, flagged, onChoose }: 
 interface PlaceProps extends PlanDrawingProps {
   readonly node: NodeRecord & { readonly id: string };
   readonly view: PlanView;
+  readonly name: PlacedLabel | null;
   readonly reading: { readonly volts: number; readonly lightness: number | null } | undefined;
 }
 
 /** A thing where it stands: dragged by hand, or moved by the arrow keys. */
-function Place({ node, view, reading, chosen, flagged, onChoose, onMove }: PlaceProps) {
+function Place({ node, view, name, reading, chosen, flagged, onChoose, onMove }: PlaceProps) {
   const [drag, setDrag] = useState<{
     readonly grip: readonly [number, number];
     readonly by: readonly [number, number];
@@ -225,9 +225,14 @@ function Place({ node, view, reading, chosen, flagged, onChoose, onMove }: Place
       }}
     >
       <Symbol node={node} lightness={reading?.lightness ?? null} />
-      {node.is.kind !== 'tap' && (
-        <text y={-12} textAnchor="middle" aria-hidden="true">
-          {node.name.length > 26 ? `${node.name.slice(0, 25)}…` : node.name}
+      {name && (
+        <text
+          x={name.x - view.x(node.xMillimetres)}
+          y={name.y - view.y(node.yMillimetres) + 4}
+          textAnchor="middle"
+          aria-hidden="true"
+        >
+          {name.text}
         </text>
       )}
       {reading && (own || flagged.has(node.id)) && (

@@ -4,6 +4,7 @@ import { inOrder } from '../../../core/document/in-order';
 import { More } from '../../fields/more';
 import { SelectField } from '../../fields/select-field';
 import { useSearch } from '../../workers/use-search';
+import { VoltsSideBySide } from './volts-side-by-side';
 import type { Layout } from '../../../core/document/layout';
 import type { Remedy } from '../../../core/finding/finding';
 
@@ -72,6 +73,13 @@ export function PlanWires({ layout, onPreview, onApply }: PlanWiresProps) {
           )}
         </>
       )}
+      <VoltsSideBySide
+        key={supplyId}
+        layout={layout}
+        supplyId={supplyId}
+        onPreview={onPreview}
+        onApply={onApply}
+      />
     </More>
   );
 }
