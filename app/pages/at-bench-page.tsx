@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import { wiringDrawing, wiringSvg } from '../../core/build/drawing/wiring-drawing';
 import { keptOf, tick } from '../../core/build/progress';
 import { cautions, positions, tools, type Task } from '../../core/build/order/task';
-import { minuteWords } from '../../core/build/sheet/tables';
+import { minuteWords } from '../../core/build/order/minutes';
 import { benchOf, type Bench } from '../../core/study/bench';
 import { Collisions } from '../drawings/build/collisions';
 import { Drawn } from '../drawings/build/drawn';

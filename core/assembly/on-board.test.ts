@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { quayside, sceneryId } from '../../tests/scenery';
 import { needsOf } from '../build/lists/needs';
-import { missingParts } from '../build/lists/can-build';
+import { missingParts } from '../build/lists/missing-parts';
 import { orderOf } from '../build/order/order';
 import { wiringTable } from '../build/wiring-table';
 import { boughtBoards } from '../part/bought-board';

@@ -9,7 +9,8 @@ import { needsOf } from './lists/needs';
 import { orderOf } from './order/order';
 import { sheetBody } from './sheet/html';
 import { sheetOf } from './sheet/sheet';
-import { stringSvg, wiresToLay } from './string-wiring';
+import { stringSvg } from './drawing/string-drawing';
+import { wiresToLay } from './string-wiring';
 import { wiringTable } from './wiring-table';
 
 const { layout: begun, jobId } = newScene(quayside(), {

@@ -1,10 +1,10 @@
 import { Button } from 'antd';
 import { memo, useMemo, useState } from 'react';
-import { missingParts } from '../../../core/build/lists/can-build';
+import { missingParts } from '../../../core/build/lists/missing-parts';
 import { possibleWithout } from '../../../core/build/order/order';
 import { keptOf, tick, writeNote } from '../../../core/build/progress';
 import { cautions, positions, tools, type Task } from '../../../core/build/order/task';
-import { minuteWords } from '../../../core/build/sheet/tables';
+import { minuteWords } from '../../../core/build/order/minutes';
 import { CheckField } from '../../fields/check-field';
 import { TextField } from '../../fields/text-field';
 import { useLayoutStore } from '../../store/layout-store';

@@ -1,6 +1,7 @@
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { keptOf, nextTask } from '../../../core/build/progress';
-import { minuteWords } from '../../../core/build/sheet/tables';
+import { minuteWords } from '../../../core/build/order/minutes';
 import { anyJobIn } from '../../../core/document/jobs';
 import { wireNames, wireOf, type WireName } from '../../../core/part/wire';
 import { Collisions } from '../../drawings/build/collisions';
@@ -10,12 +11,15 @@ import { More } from '../../fields/more';
 import { SelectField } from '../../fields/select-field';
 import { atBenchPath, sheetPath } from '../../shell/paths';
 import { useLayoutStore } from '../../store/layout-store';
-import { PassageFields } from '../passage-fields';
 import type { PanelProps } from '../../kinds/face';
 import '../../drawings/build/build.css';
 
 const MOST_AT_ONCE = 100;
 const wireOptions = wireNames.map((w) => ({ value: w, label: wireOf(w).name }));
+
+const PassageFields = lazy(async () => ({
+  default: (await import('../passage-fields')).PassageFields,
+}));
 
 /** How far the building is, what comes next, how many are built at once; wire and what it goes through. */
 export function BuildPanel(props: PanelProps) {
@@ -86,7 +90,9 @@ export function BuildPanel(props: PanelProps) {
         }
       />
       <More label="What leads go through">
-        <PassageFields {...props} />
+        <Suspense fallback={null}>
+          <PassageFields {...props} />
+        </Suspense>
       </More>
     </div>
   );

@@ -8,7 +8,7 @@ import { costOf, costOfJob } from '../../study/bill';
 import { change } from '../../document/patch';
 import { orderOf } from '../order/order';
 import { tick } from '../progress';
-import { missingParts } from './can-build';
+import { missingParts } from './missing-parts';
 import { needsOf } from './needs';
 import { packSizeOf, priceFor, shoppingList } from './shopping';
 import { ownedOf } from '../../study/stock';

@@ -2,7 +2,8 @@ import { escaped } from '../drawing/part-picture';
 import { wiringSvg } from '../drawing/wiring-drawing';
 import { templatePapers } from '../template';
 import { wireLabels, type Sheet } from './sheet';
-import { minuteWords, priceWords, sheetTables, sheetTasks } from './tables';
+import { minuteWords } from '../order/minutes';
+import { priceWords, sheetTables, sheetTasks } from './tables';
 
 /** How a sheet looks, on A4 and Letter alike, in black on white. */
 export const sheetStyle = `

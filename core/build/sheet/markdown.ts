@@ -1,4 +1,5 @@
-import { sheetTables, sheetTasks, minuteWords, priceWords } from './tables';
+import { minuteWords } from '../order/minutes';
+import { sheetTables, sheetTasks, priceWords } from './tables';
 import type { Sheet } from './sheet';
 
 /** Text that stays text in Markdown, on one line. */

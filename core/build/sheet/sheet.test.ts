@@ -8,7 +8,8 @@ import { tick, writeNote } from '../progress';
 import { sheetBody, sheetHtml } from './html';
 import { sheetMarkdown } from './markdown';
 import { sheetOf, wireLabels } from './sheet';
-import { minuteWords, sheetTables, sheetTasks } from './tables';
+import { minuteWords } from '../order/minutes';
+import { sheetTables, sheetTasks } from './tables';
 
 const hostile = '<img src=x onerror=alert(1)> | *x*\n# y';
 

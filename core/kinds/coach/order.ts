@@ -2,7 +2,7 @@ import { bulbs } from '../../part/bulb';
 import { leds } from '../../part/led';
 import { fitAnswers, lacking } from './fit';
 import { coachTemplates } from './templates';
-import { notchWords } from './rules/does-not-fit';
+import { notchWords } from './notch-words';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { CoachRecord } from './record';
 

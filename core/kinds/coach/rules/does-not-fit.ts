@@ -1,5 +1,6 @@
+import { notchWords } from '../notch-words';
 import { formatQuantity } from '../../../quantity/format';
-import { fitAnswers, lacking, type FitAnswer, type Notch } from '../fit';
+import { fitAnswers, lacking, type FitAnswer } from '../fit';
 import { rule, type Cure } from '../../../finding/finding';
 import { coachIn } from '../jobs';
 import type { CoachRecord } from '../record';
@@ -30,23 +31,6 @@ export const doesNotFit = rule({
       };
     }),
 });
-
-/** "notches 0.5 mm deep in both edges, at 38, 116 and 194 mm". */
-export function notchWords(notches: readonly Notch[]): string {
-  const [first] = notches;
-  const places = [...new Set(notches.map((n) => Math.round(n.placeMillimetres)))];
-  const at =
-    places.length > 1
-      ? `${places.slice(0, -1).join(', ')} and ${places[places.length - 1]}`
-      : String(places[0]);
-  const depth = mm(Math.max(...notches.map((n) => n.depthMillimetres)));
-  if (first.into === 'board') {
-    return `notches ${depth} deep and ${mm(first.lengthMillimetres)} long in both edges, at ${at} mm`;
-  }
-  const kinds = [...new Set(notches.map((n) => n.into))].map((k) => (k === 'corridor wall' ? k : `${k}s`));
-  const wide = first.widthMillimetres === null ? '' : ` and ${mm(first.widthMillimetres)} wide`;
-  return `notches up to ${depth} deep${wide} in ${kinds.join(' and ')}, at ${at} mm`;
-}
 
 function cures(job: CoachRecord, jobId: string, a: FitAnswer): Cure[] {
   const change = (label: string, recipe: (job: CoachRecord) => void): Cure[] => [
