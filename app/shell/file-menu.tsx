@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { FileInput } from '../fields/file-input';
 import { exportLayout } from '../storage/files';
 import { exported, newLayout } from '../storage/session';
 import { useLayoutStore } from '../store/layout-store';
@@ -44,18 +45,11 @@ export function FileMenu({ take }: { readonly take: (file: File) => Promise<void
       >
         Export
       </Button>
-      <input
+      <FileInput
         ref={chooser}
-        type="file"
+        label="Layout file to import"
         accept=".json,.zip,application/json,application/zip"
-        aria-label="Layout file to import"
-        className="visually-hidden"
-        tabIndex={-1}
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          if (file) void take(file);
-          e.target.value = '';
-        }}
+        onFile={(file) => void take(file)}
       />
       <Suspense fallback={null}>
         {asked && (

@@ -43,6 +43,16 @@ describe('what comes on a board that is bought whole', () => {
     expect([...strip.keys()].some((k) => k.startsWith('resistor'))).toBe(true);
     expect([...strip.keys()].some((k) => k.startsWith('board'))).toBe(false);
   });
+  test('a strip brings two screws a lamp, a rail two bare wires as long as the row and a little more', () => {
+    expect(keys(made('strip', 7)).get('terminal-strip:12')).toBe(2);
+    const rail = made('rail', 4);
+    const along = rail.assembly.parts.filter((p) => p.kind === 'lamp').length;
+    expect(along).toBe(4);
+    const metres = keys(rail).get('rail-wire')!;
+    expect(metres).toBeGreaterThanOrEqual(1);
+    expect(keys(made('rail', 12)).get('rail-wire')!).toBeGreaterThan(metres);
+    expect(keys(made('hub', 4)).has('terminal-strip:12')).toBe(false);
+  });
   test('its price is that of the boards and plugs, whatever is on them', () => {
     const bench = made('hub', 7);
     const lamps = bench.assembly.parts.reduce((sum, p) => sum + (p.kind === 'lamp' ? p.led.price : 0), 0);

@@ -3,6 +3,7 @@ import { reservoirPrice } from '../part/electrolytic';
 import { terminalKey, type Assembly, type Part } from '../assembly/assembly';
 import { boardsOf, isOnBoard, type BoardNeed } from '../assembly/on-board';
 import { boardSort, piecesOf, plugSort, sortOf, stockOf } from './stock';
+import { joinNeeds } from './join-needs';
 import { stringNeeds, stringOf } from './string-needs';
 import type { Bench } from './bench';
 import type { Layout } from '../document/layout';
@@ -91,14 +92,14 @@ export function costOf(assembly: Assembly, layout: Layout, supply: Supply): numb
   );
 }
 
-/** The same with what a string of it takes, which is no part of its circuit. */
+/** The same with what joins its lamps and what a string of it takes, which are no parts of its circuit. */
 export function costOfJob({ assembly, layout, supply, job }: Bench): number {
   const string = stringOf(job);
-  const ofString = (string ? stringNeeds(string) : []).reduce(
+  const besides = [...joinNeeds(job), ...(string ? stringNeeds(string) : [])].reduce(
     (sum, n) => sum + n.count * (ownPrice(layout, n.key) ?? n.priceEach),
     0,
   );
-  return costOf(assembly, layout, supply) + ofString;
+  return costOf(assembly, layout, supply) + besides;
 }
 
 /**

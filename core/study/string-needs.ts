@@ -7,13 +7,19 @@ import type { AnyJob } from '../document/layout';
 const PRICES = { lamp: 0.12, resistor: 0.05, reservoir: 0.4, shifter: 1.5, supplyAmp: 3, supply: 6 } as const;
 const RESISTOR_WATTS = 0.25;
 
+/** Something to be bought besides the parts of a circuit, with a typical price of one. */
+export interface SoldNeed {
+  readonly key: string;
+  readonly name: string;
+  readonly count: number;
+  readonly priceEach: number;
+}
+
 /** The string of a job; null where it has none. */
 export const stringOf = (job: AnyJob): StringRecord | null => (isMoving(job) ? job.string : null);
 
 /** What a string takes besides its wires: by the key of its sort, with a typical price of one. */
-export function stringNeeds(
-  string: StringRecord,
-): { readonly key: string; readonly name: string; readonly count: number; readonly priceEach: number }[] {
+export function stringNeeds(string: StringRecord): SoldNeed[] {
   const { sort, count, dataOhms, farads, shifter, supplyVolts, supplyAmps } = string;
   const need = (key: string, name: string, priceEach: number, many = 1) => ({
     key,

@@ -7,6 +7,7 @@ import {
   type ReadStockCsv,
   type StockChange,
 } from '../../../core/build/lists/stock-csv';
+import { FileInput } from '../../fields/file-input';
 import { FigureTable } from '../../fields/figure-table';
 import { saveFile } from '../../storage/files';
 import { useLayoutStore } from '../../store/layout-store';
@@ -20,8 +21,7 @@ export function StockFile({ layout }: { readonly layout: Layout }) {
   const file = useRef<HTMLInputElement>(null);
   const edit = useLayoutStore((s) => s.edit);
   const [read, setRead] = useState<ReadStockCsv | null>(null);
-  const open = async (chosen: File | undefined): Promise<void> => {
-    if (!chosen) return;
+  const open = async (chosen: File): Promise<void> => {
     setRead(
       chosen.size > MOST_BYTES
         ? { ok: false, complaints: ['The file is larger than 4 MB: no list of parts is.'] }
@@ -33,17 +33,11 @@ export function StockFile({ layout }: { readonly layout: Layout }) {
     <div className="button-row">
       <Button onClick={() => saveFile('drawer.csv', writeStockCsv(layout), 'text/csv')}>Save as CSV</Button>
       <Button onClick={() => file.current?.click()}>Read from CSV</Button>
-      <input
+      <FileInput
         ref={file}
-        type="file"
+        label="A list of parts as CSV"
         accept=".csv,text/csv"
-        className="visually-hidden"
-        aria-label="A list of parts as CSV"
-        tabIndex={-1}
-        onChange={(e) => {
-          void open(e.target.files?.[0]);
-          e.target.value = '';
-        }}
+        onFile={(chosen) => void open(chosen)}
       />
       <Modal
         open={read !== null}

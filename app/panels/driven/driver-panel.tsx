@@ -73,10 +73,8 @@ function Limits({ driver }: { readonly driver: NonNullable<Driven['driver']> }) 
   return (
     <p className="hint">
       {outputs.length} outputs{' '}
-      {sharesNothing(driver)
-        ? `between ${pinsOf(build).length} contacts, each`
-        : `that switch ${switches}, each`}{' '}
-      {formatQuantity(pin.limitAmps, 'amp')}, {formatQuantity(totalAmps, 'amp')} in all.
+      {sharesNothing(driver) ? `between ${pinsOf(build).length} contacts` : `that switch ${switches}`},{' '}
+      {formatQuantity(pin.limitAmps, 'amp')} each, {formatQuantity(totalAmps, 'amp')} in all.
     </p>
   );
 }

@@ -4,6 +4,7 @@ import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
 import { boardsOf } from '../../assembly/on-board';
 import { boardPrice, plugPrice, priceOf } from '../../study/bill';
+import { joinNeeds } from '../../study/join-needs';
 import { stringNeeds, stringOf } from '../../study/string-needs';
 import { wiresToLay } from '../string-wiring';
 import {
@@ -90,9 +91,8 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
     }
     let sleeves = 0;
     const string = stringOf(job);
-    if (string)
-      for (const { key, name, count, priceEach } of stringNeeds(string))
-        add({ key, name, priceEach: ownPrice(layout, key) ?? priceEach }, times * count, 0, []);
+    for (const { key, name, count, priceEach } of [...joinNeeds(job), ...(string ? stringNeeds(string) : [])])
+      add({ key, name, priceEach: ownPrice(layout, key) ?? priceEach }, times * count, 0, []);
     for (const row of wiresToLay(bench)) {
       sleeves += times * 2;
       if (row.direct) continue;

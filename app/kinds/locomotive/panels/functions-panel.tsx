@@ -3,6 +3,7 @@ import { CloseOutlined } from '@ant-design/icons';
 import { Button, Tag } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { Choice } from '../../../fields/choice';
+import { FileInput } from '../../../fields/file-input';
 import { More } from '../../../fields/more';
 import { SelectField } from '../../../fields/select-field';
 import { SliderField } from '../../../fields/slider-field';
@@ -377,9 +378,7 @@ function TableFile({ jobId, decoder }: { readonly jobId: string; readonly decode
     const { writeFunctionCsv } = await csv();
     saveFile('functions.csv', writeFunctionCsv(decoder.outputs), 'text/csv');
   };
-  const read = async (list: FileList | null): Promise<void> => {
-    const picked = list?.[0];
-    if (!picked) return;
+  const read = async (picked: File): Promise<void> => {
     const { readFunctionCsv } = await csv();
     const answer = readFunctionCsv(await picked.text(), type);
     setRefusal(answer.ok ? [] : answer.complaints);
@@ -393,13 +392,11 @@ function TableFile({ jobId, decoder }: { readonly jobId: string; readonly decode
       <div className="button-row">
         <Button onClick={() => void save()}>Save as CSV</Button>
         <Button onClick={() => file.current?.click()}>Read CSV</Button>
-        <input
+        <FileInput
           ref={file}
-          type="file"
+          label="Function table from a CSV file"
           accept=".csv,text/csv"
-          hidden
-          aria-label="Function table from a CSV file"
-          onChange={(e) => void read(e.target.files)}
+          onFile={(picked) => void read(picked)}
         />
       </div>
       {refusal.map((r) => (
