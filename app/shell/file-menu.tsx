@@ -1,7 +1,6 @@
 import { Button } from 'antd';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { FileInput } from '../fields/file-input';
 import { exportLayout } from '../storage/files';
 import { exported, newLayout } from '../storage/session';
 import { useLayoutStore } from '../store/layout-store';
@@ -45,11 +44,19 @@ export function FileMenu({ take }: { readonly take: (file: File) => Promise<void
       >
         Export
       </Button>
-      <FileInput
+      {/* As `FileInput`, which would be a file more for every page to fetch. */}
+      <input
         ref={chooser}
-        label="Layout file to import"
+        type="file"
         accept=".json,.zip,application/json,application/zip"
-        onFile={(file) => void take(file)}
+        aria-label="Layout file to import"
+        className="visually-hidden"
+        tabIndex={-1}
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          if (file) void take(file);
+          e.target.value = '';
+        }}
       />
       <Suspense fallback={null}>
         {asked && (

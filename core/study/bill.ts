@@ -3,9 +3,6 @@ import { reservoirPrice } from '../part/electrolytic';
 import { terminalKey, type Assembly, type Part } from '../assembly/assembly';
 import { boardsOf, isOnBoard, type BoardNeed } from '../assembly/on-board';
 import { boardSort, piecesOf, plugSort, sortOf, stockOf } from './stock';
-import { joinNeeds } from './join-needs';
-import { stringNeeds, stringOf } from './string-needs';
-import type { Bench } from './bench';
 import type { Layout } from '../document/layout';
 import type { Supply } from '../supply';
 
@@ -76,7 +73,8 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
 }
 
 /** What the drawer says a sort costs; null where it does not know. */
-const ownPrice = (layout: Layout, key: string): number | null => stockOf(layout, key)[0]?.price ?? null;
+export const ownPrice = (layout: Layout, key: string): number | null =>
+  stockOf(layout, key)[0]?.price ?? null;
 /** Price of a board bought whole, and of a plug for it: the drawer's, else a typical one. */
 export const boardPrice = (layout: Layout, board: BoardNeed): number =>
   ownPrice(layout, boardSort(board).key) ?? board.price;
@@ -90,16 +88,6 @@ export function costOf(assembly: Assembly, layout: Layout, supply: Supply): numb
     (sum, b) => sum + b.count * boardPrice(layout, b) + b.plugs * plugPrice(layout, b),
     loose,
   );
-}
-
-/** The same with what joins its lamps and what a string of it takes, which are no parts of its circuit. */
-export function costOfJob({ assembly, layout, supply, job }: Bench): number {
-  const string = stringOf(job);
-  const besides = [...joinNeeds(job), ...(string ? stringNeeds(string) : [])].reduce(
-    (sum, n) => sum + n.count * (ownPrice(layout, n.key) ?? n.priceEach),
-    0,
-  );
-  return costOf(assembly, layout, supply) + besides;
 }
 
 /**

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { memo, useMemo, useState } from 'react';
+import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import { missingParts } from '../../../core/build/lists/missing-parts';
 import { possibleWithout } from '../../../core/build/order/order';
 import { keptOf, tick, writeNote } from '../../../core/build/progress';
@@ -8,10 +8,11 @@ import { minuteWords } from '../../../core/build/order/minutes';
 import { CheckField } from '../../fields/check-field';
 import { TextField } from '../../fields/text-field';
 import { useLayoutStore } from '../../store/layout-store';
-import { Collisions } from './collisions';
 import { useOrder } from './use-order';
 import type { PictureProps } from '../../kinds/face';
 import './build.css';
+
+const Collisions = lazy(async () => ({ default: (await import('./collisions')).Collisions }));
 
 /** The tasks in the order that works, to be ticked; pressed, one tells how, why it comes here, and takes a note. */
 export function OrderPicture(props: PictureProps) {
@@ -28,7 +29,12 @@ export function OrderPicture(props: PictureProps) {
   const names = useMemo(() => new Map(order?.tasks.map((t) => [t.id, t.does])), [order]);
   if (failure) return <p className="field-refusal">{failure}</p>;
   if (!answer) return <p className="stale-note">Being put in order…</p>;
-  if (!answer.ok) return <Collisions collisions={answer.collisions} />;
+  if (!answer.ok)
+    return (
+      <Suspense fallback={null}>
+        <Collisions collisions={answer.collisions} />
+      </Suspense>
+    );
   const { tasks } = answer.order;
   return (
     <>

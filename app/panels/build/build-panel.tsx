@@ -4,7 +4,6 @@ import { keptOf, nextTask } from '../../../core/build/progress';
 import { minuteWords } from '../../../core/build/order/minutes';
 import { anyJobIn } from '../../../core/document/jobs';
 import { wireNames, wireOf, type WireName } from '../../../core/part/wire';
-import { Collisions } from '../../drawings/build/collisions';
 import { useOrder } from '../../drawings/build/use-order';
 import { CountField } from '../../fields/count-field';
 import { More } from '../../fields/more';
@@ -17,6 +16,9 @@ import '../../drawings/build/build.css';
 const MOST_AT_ONCE = 100;
 const wireOptions = wireNames.map((w) => ({ value: w, label: wireOf(w).name }));
 
+const Collisions = lazy(async () => ({
+  default: (await import('../../drawings/build/collisions')).Collisions,
+}));
 const PassageFields = lazy(async () => ({
   default: (await import('../passage-fields')).PassageFields,
 }));
@@ -32,7 +34,11 @@ export function BuildPanel(props: PanelProps) {
   return (
     <div className="choices">
       <h2>Build it</h2>
-      {answer && !answer.ok && <Collisions collisions={answer.collisions} />}
+      {answer && !answer.ok && (
+        <Suspense fallback={null}>
+          <Collisions collisions={answer.collisions} />
+        </Suspense>
+      )}
       {answer?.ok && (
         <>
           {/* Not the library's: its circles, steps and icons weigh 6 kB of the first load for one bar. */}

@@ -3,7 +3,7 @@ import { lampBodies } from '../../part/lamp-body';
 import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
 import { boardsOf } from '../../assembly/on-board';
-import { boardPrice, plugPrice, priceOf } from '../../study/bill';
+import { boardPrice, ownPrice, plugPrice, priceOf } from '../../study/bill';
 import { joinNeeds } from '../../study/join-needs';
 import { stringNeeds, stringOf } from '../../study/string-needs';
 import { wiresToLay } from '../string-wiring';
@@ -14,7 +14,6 @@ import {
   SLEEVE_MILLIMETRES,
   shrinkSort,
   sortOf,
-  stockOf,
   wireSort,
 } from '../../study/stock';
 import type { Layout } from '../../document/layout';
@@ -36,9 +35,6 @@ export interface NeedOf {
 const SLEEVE_PRICE = 1.2;
 /** A lamp of no known body is taken for a small chip's like. */
 const USUAL_SPARES = 0.1;
-
-/** What the drawer says one of a sort costs; null where it does not know. */
-const ownPrice = (layout: Layout, key: string): number | null => stockOf(layout, key)[0]?.price ?? null;
 
 /**
  * What jobs need, each sort once: their parts, their wire by sort and colour, a sleeve for each joint

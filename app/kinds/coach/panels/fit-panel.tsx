@@ -6,7 +6,7 @@ import { TextField } from '../../../fields/text-field';
 import { useLayoutStore } from '../../../store/layout-store';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
 import type { FitRecord } from '../../../../core/kinds/coach/fit-record';
-import { setHinge } from '../../../../core/kinds/coach/usual-passages';
+import { setHinge } from '../../../../core/kinds/coach/hinge';
 import { usualBoard, usualTabs, usualTallest } from '../../../../core/kinds/coach/usual-fit';
 import { parseQuantity } from '../../../../core/quantity/parse';
 import { formatQuantity } from '../../../../core/quantity/format';

@@ -4,7 +4,7 @@ import { change, patched } from '../../../document/patch';
 import { orderOf } from '../../../build/order/order';
 import { checkJob } from '../../../finding/check';
 import { benchOf } from '../../../study/bench';
-import { setHinge } from '../usual-passages';
+import { setHinge } from '../hinge';
 import { coachIn } from '../jobs';
 import type { Draft } from 'immer';
 import type { Finding } from '../../../finding/finding';
