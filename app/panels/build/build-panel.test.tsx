@@ -102,12 +102,12 @@ describe('the panel', () => {
     expect(layoutNow().jobs[id].progress.count).toBe(7);
     expect(tasks().some((t) => t.does.startsWith('Test 28 ×'))).toBe(true);
   });
-  test('where something does not pass it says the two facts and what frees them', () => {
+  test('where something does not pass it says the two facts and what frees them', async () => {
     useLayoutStore.getState().edit('Bore', (draft) => {
       draft.jobs[id].passages['end-A'].boreMillimetres = 0.5;
     });
     shown(<BuildPanel {...props()} />);
-    expect(screen.getByRole('alert').textContent).toMatch(/0\.5 mm.*What would free it/s);
+    expect((await screen.findByRole('alert')).textContent).toMatch(/0\.5 mm.*What would free it/s);
   });
 });
 
