@@ -94,6 +94,12 @@ describe('twice the volts with a step-down before each board', () => {
   });
   test('is not offered above 24 V, nor for what is no bus', () => {
     expect(canBeDoubled(withBus(16, 5), 'bus')).toBe(false);
+    const high = change(long, (draft) => {
+      const { bus } = draft.supplies;
+      if (bus.kind === 'layout-bus') bus.highestVolts = 25;
+    }).layout;
+    expect(canBeDoubled(high, 'bus')).toBe(false);
+    expect(canBeDoubled(long, 'bus')).toBe(true);
     const dcc = Object.keys(demo.supplies).find((id) => demo.supplies[id].kind === 'dcc-track')!;
     expect(canBeDoubled(demo, dcc)).toBe(false);
     expect(atHigherVolts(withBus(12, 5), 'bus')).toBeNull();

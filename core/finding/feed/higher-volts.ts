@@ -4,6 +4,7 @@ import { freeId } from '../../document/usual-supply';
 import { boardAt } from '../../feed/board-at';
 import { hangsOn } from '../../feed/hangs-on';
 import { feedStudy } from '../../feed/study';
+import { formatQuantity } from '../../quantity/format';
 import { planWires, runsOf } from './plan-wires';
 import type { Layout } from '../../document/layout';
 import type { RunRecord } from '../../document/network-record';
@@ -18,6 +19,8 @@ const EFFICIENCY = 0.88;
 const HEADROOM_VOLTS = 2;
 /** Above this no supply of a layout is taken: what is safe to touch ends there in places (common practice, no source). */
 const MOST_VOLTS = 24;
+/** What the record of a bus holds at its highest. */
+const MOST_HIGHEST_VOLTS = 40;
 /** A converter is chosen for this much above what flows. */
 const ABOVE = 1.25;
 /** From a converter to what it feeds. */
@@ -51,7 +54,11 @@ export interface HigherVolts {
 /** Whether a supply can be taken with twice its volts: a bus of direct current, and no more than is safe. */
 export const canBeDoubled = (layout: Layout, supplyId: string): boolean => {
   const supply = layout.supplies[supplyId];
-  return supply.kind === 'layout-bus' && 2 * supply.volts <= MOST_VOLTS;
+  return (
+    supply.kind === 'layout-bus' &&
+    2 * supply.volts <= MOST_VOLTS &&
+    2 * supply.highestVolts <= MOST_HIGHEST_VOLTS
+  );
 };
 
 /** Runs of a supply that lead from it or from board to board: where the higher volts go. */
@@ -100,7 +107,7 @@ export function atHigherVolts(layout: Layout, supplyId: string): HigherVolts | n
     draft.supplies[newId] = {
       ...supply,
       order,
-      name: `${supply.name}, ${2 * supply.volts} V`,
+      name: `${supply.name.slice(0, 48)}, ${formatQuantity(2 * supply.volts, 'volt')}`,
       volts: 2 * supply.volts,
       highestVolts: 2 * supply.highestVolts,
     };
