@@ -39,17 +39,24 @@ export class StretchMemory {
     private readonly system: System,
   ) {}
 
-  /** Opens the stretch between two corners, from the unknowns at its start. */
-  open(from: number, to: number, x: Float64Array): void {
+  /**
+   * Opens the stretch between two corners.
+   * @param mayRepeat whether one like it can follow: else nothing of it is noted
+   */
+  open(from: number, to: number, mayRepeat: boolean): void {
     const key = this.keyOf(from, to);
     let stretch = this.stretches.get(key);
+    if (!stretch && !mayRepeat) {
+      this.now = null;
+      return;
+    }
     if (!stretch) {
       if (this.stretches.size >= MOST_STRETCHES) this.stretches.clear();
       stretch = {
         uses: 0,
         count: 0,
         spans: new Float64Array(MOST_STEPS),
-        start: new Float64Array(x.length),
+        start: new Float64Array(this.system.x.length),
         within: [],
         ends: [],
       };

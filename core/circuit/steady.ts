@@ -31,7 +31,7 @@ export interface PeriodicOptions {
 
 const MOST_ITERATIONS = 60;
 /** Error allowed within the one period that is repeated: less than in a long run, as it stands for all of them. */
-const PERIOD_ERROR = 1e-3;
+const PERIOD_ERROR = 3e-4;
 /** A charge that a period changes by less than this share of itself stands still for all that can be seen. */
 const STILL = 2e-10;
 /** A fixed point enclosed to this share is found; within it the rounding of a period decides the sign. */

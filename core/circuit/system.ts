@@ -17,6 +17,8 @@ export interface Tolerance {
   /** Relative and absolute change of a voltage in the last step, in volts. */
   readonly voltsRelative: number;
   readonly volts: number;
+  /** Share of its slope by which a branch may move from where its tangent was taken before it is taken anew. */
+  readonly tangentShare: number;
   readonly iterations: number;
 }
 export const STATIC_TOLERANCE: Tolerance = {
@@ -25,6 +27,7 @@ export const STATIC_TOLERANCE: Tolerance = {
   ampsOfGreatest: 0,
   voltsRelative: 1e-9,
   volts: 1e-9,
+  tangentShare: 0,
   iterations: 120,
 };
 export const RUN_TOLERANCE: Tolerance = {
@@ -33,6 +36,7 @@ export const RUN_TOLERANCE: Tolerance = {
   ampsOfGreatest: 1e-6,
   voltsRelative: 1e-4,
   volts: 1e-4,
+  tangentShare: 2e-3,
   iterations: 40,
 };
 
@@ -68,6 +72,10 @@ export class System {
   private readonly values: Float64Array;
   private readonly next: Float64Array;
   private readonly inner: Float64Array;
+  /** Volts over each nonlinear branch at which its tangent was taken; NaN where none holds there. */
+  private readonly tangentAt: Float64Array;
+  /** Volts over which each nonlinear branch bends: the slope of its junctions, a limiter's knee. */
+  private readonly bend: Float64Array;
   private readonly law = new Float64Array(2);
   private readonly siemens: Float64Array;
   private readonly offset: Float64Array;
@@ -83,6 +91,9 @@ export class System {
   private span = NaN;
   /** An inner voltage was not found: what was linearised since must not count as an answer. */
   private innerLost = false;
+  /** Of the last linearisation: the greatest current of a branch, and the most one missed its tangent by beyond its share. */
+  private greatestAmps = NaN;
+  private worstMiss = NaN;
   private baseExtra = NaN;
 
   constructor(
@@ -107,6 +118,11 @@ export class System {
     this.past = new Float64Array(states.ids.length);
     this.nonlinear = junctions.ids.length + limiters.ids.length;
     this.inner = new Float64Array(this.nonlinear);
+    this.tangentAt = new Float64Array(this.nonlinear).fill(NaN);
+    this.bend = Float64Array.from([
+      ...junctions.slope.map((v, k) => v * junctions.count[k]),
+      ...limiters.knee,
+    ]);
     this.siemens = new Float64Array(this.nonlinear);
     this.offset = new Float64Array(this.nonlinear);
     this.endA = Int32Array.from([...junctions.a, ...limiters.a]);
@@ -143,80 +159,121 @@ export class System {
    */
   solve(span: number, seconds: number, tolerance: Tolerance, tangentsHeld = false): boolean {
     if (span !== this.span || this.extraSiemens !== this.baseExtra) this.buildBase(span);
-    const { base, values, x, next, plan, right, stamps, endA, endB, many, siemens, offset, nonlinear } = this;
-    const { unknowns } = plan;
-    const nodeCount = plan.nodes.length;
-    const switched = this.switchStamps.length > 0;
+    const { values, x, next, right, bank, transistors } = this;
     this.buildRight(span);
-    if (!tangentsHeld) {
-      for (let k = 0; k < nonlinear; k++) this.linearise(k, 0);
-    }
-    const { bank } = this;
+    if (!tangentsHeld) this.lineariseAll(0, tolerance);
     const regulated = bank.count > 0;
     if (regulated) bank.linearise(x, 0);
-    const { transistors } = this;
     const amplified = transistors.count > 0;
     if (amplified) transistors.linearise(x, 0, tolerance.relative);
     for (let turn = 1; turn <= tolerance.iterations; turn++) {
-      // Plain loops here and below: for so few entries they are faster than the arrays' own methods.
-      for (let i = 0; i < values.length; i++) values[i] = base[i];
-      if (switched) this.stampSwitches(seconds);
-      for (let k = 0; k < nonlinear; k++) {
-        const g = many[k] * siemens[k];
-        const s = 4 * k;
-        values[stamps[s]] += g;
-        values[stamps[s + 1]] += g;
-        values[stamps[s + 2]] -= g;
-        values[stamps[s + 3]] -= g;
-        const i = many[k] * offset[k];
-        right[endA[k]] -= i;
-        right[endB[k]] += i;
-      }
+      this.stamp(seconds);
       if (regulated) bank.stamp(values, right, 1);
       if (amplified) transistors.stamp(values, right, 1);
       const solved = this.factors.factorAndSolve(values, right, next);
       if (regulated) bank.stamp(values, right, -1);
       if (amplified) transistors.stamp(values, right, -1);
       this.iterationsUsed++;
-      for (let k = 0; k < nonlinear; k++) {
-        const i = many[k] * offset[k];
-        right[endA[k]] += i;
-        right[endB[k]] -= i;
-      }
+      this.takeOffsetsBack();
       if (!solved) return false;
-      let settled = true;
-      for (let i = 0; i < nodeCount; i++) {
-        const change = Math.abs(next[i] - x[i]);
-        if (!(change <= tolerance.volts + tolerance.voltsRelative * Math.abs(next[i]))) settled = false;
-      }
-      for (let i = 0; i < unknowns; i++) {
-        x[i] = next[i];
-        if (!Number.isFinite(x[i])) return false;
-      }
-      let greatest = 0;
-      let worst = 0;
-      this.innerLost = false;
-      for (let k = 0; k < nonlinear; k++) {
-        const across = x[endA[k]] - x[endB[k]];
-        const assumed = offset[k] + siemens[k] * across;
-        if (this.linearise(k, turn)) settled = false;
-        const now = Math.abs(offset[k] + siemens[k] * across);
-        if (now > greatest) greatest = now;
-        const miss = Math.abs(Math.abs(assumed) - now) - tolerance.relative * now;
-        if (!(miss <= worst)) worst = miss;
-      }
+      let settled = this.unmoved(tolerance);
+      if (!this.moveOn()) return false;
+      if (!this.lineariseAll(turn, tolerance)) settled = false;
       if (regulated) {
         const miss = bank.linearise(x, turn);
         if (!(miss <= tolerance.relative)) settled = false;
       }
       if (amplified) {
         const miss = transistors.linearise(x, turn, tolerance.relative);
-        if (!(miss <= worst)) worst = miss;
+        if (!(miss <= this.worstMiss)) this.worstMiss = miss;
       }
-      if (settled && !this.innerLost && worst <= tolerance.amps + tolerance.ampsOfGreatest * greatest)
-        return true;
+      const allowed = tolerance.amps + tolerance.ampsOfGreatest * this.greatestAmps;
+      if (settled && !this.innerLost && this.worstMiss <= allowed) return true;
     }
     return false;
+  }
+
+  // The loops of an iteration stand in methods of their own: short ones are made fast after a few calls,
+  // a long one would run slowly through half of a short study.
+
+  /** Writes the matrix of this turn, and what the tangents add to the right side. */
+  private stamp(seconds: number): void {
+    const { base, values, right, stamps, endA, endB, many, siemens, offset, nonlinear } = this;
+    // Plain loops here and below: for so few entries they are faster than the arrays' own methods.
+    for (let i = 0; i < values.length; i++) values[i] = base[i];
+    if (this.switchStamps.length > 0) this.stampSwitches(seconds);
+    for (let k = 0; k < nonlinear; k++) {
+      const g = many[k] * siemens[k];
+      const s = 4 * k;
+      values[stamps[s]] += g;
+      values[stamps[s + 1]] += g;
+      values[stamps[s + 2]] -= g;
+      values[stamps[s + 3]] -= g;
+      const i = many[k] * offset[k];
+      right[endA[k]] -= i;
+      right[endB[k]] += i;
+    }
+  }
+
+  private takeOffsetsBack(): void {
+    const { right, endA, endB, many, offset, nonlinear } = this;
+    for (let k = 0; k < nonlinear; k++) {
+      const i = many[k] * offset[k];
+      right[endA[k]] += i;
+      right[endB[k]] -= i;
+    }
+  }
+
+  /** Whether the last turn moved no node's voltage by more than is allowed. */
+  private unmoved(tolerance: Tolerance): boolean {
+    const { x, next } = this;
+    const nodeCount = this.plan.nodes.length;
+    const { volts, voltsRelative } = tolerance;
+    for (let i = 0; i < nodeCount; i++) {
+      if (!(Math.abs(next[i] - x[i]) <= volts + voltsRelative * Math.abs(next[i]))) return false;
+    }
+    return true;
+  }
+
+  /** @returns whether every unknown is a number */
+  private moveOn(): boolean {
+    const { x, next } = this;
+    const { unknowns } = this.plan;
+    for (let i = 0; i < unknowns; i++) {
+      x[i] = next[i];
+      if (!Number.isFinite(x[i])) return false;
+    }
+    return true;
+  }
+
+  /**
+   * Takes the tangents of all nonlinear branches anew, where the old ones no longer serve, and notes by how
+   * much a current missed the one its tangent gave.
+   * @param turn of the iteration; 0 to take the voltages as they are
+   * @returns whether every branch could be taken where it stands
+   */
+  private lineariseAll(turn: number, tolerance: Tolerance): boolean {
+    const { x, endA, endB, siemens, offset, nonlinear } = this;
+    let settled = true;
+    let greatest = 0;
+    let worst = 0;
+    this.innerLost = false;
+    for (let k = 0; k < nonlinear; k++) {
+      const across = x[endA[k]] - x[endB[k]];
+      const assumed = Math.abs(offset[k] + siemens[k] * across);
+      if (this.tangentServes(k, across, tolerance)) {
+        if (assumed > greatest) greatest = assumed;
+        continue;
+      }
+      if (this.linearise(k, turn)) settled = false;
+      const now = Math.abs(offset[k] + siemens[k] * across);
+      if (now > greatest) greatest = now;
+      const miss = Math.abs(assumed - now) - tolerance.relative * now;
+      if (!(miss <= worst)) worst = miss;
+    }
+    this.greatestAmps = greatest;
+    this.worstMiss = worst;
+    return settled;
   }
 
   /** Copies the tangents of the last solution: conductance, offset and inner voltage of each nonlinear branch. */
@@ -235,6 +292,7 @@ export class System {
       this.siemens[k] = from[k];
       this.offset[k] = from[n + k];
       this.inner[k] = from[2 * n + k];
+      this.tangentAt[k] = NaN;
     }
   }
   /** Length of what `giveTangents` fills. */
@@ -245,6 +303,7 @@ export class System {
   /** Forgets the inner voltages of the junctions, before a start that has nothing to do with the last. */
   forget(): void {
     this.inner.fill(0);
+    this.tangentAt.fill(NaN);
     this.transistors.forget();
     this.x.fill(0);
   }
@@ -290,6 +349,15 @@ export class System {
   }
 
   /**
+   * Whether the tangent of branch `k` was taken so near that it gives the current as closely as is asked: over a
+   * change dv an exponential of slope N Vt leaves its tangent by (dv / N Vt)^2 / 2 of its current, a
+   * limiter's knee by no more.
+   */
+  private tangentServes(k: number, across: number, tolerance: Tolerance): boolean {
+    return Math.abs(across - this.tangentAt[k]) <= tolerance.tangentShare * this.bend[k];
+  }
+
+  /**
    * Replaces branch `k` by the tangent of its law at the voltage over it, the junction's step shortened where needed.
    * @param turn of the iteration; 0 to take the voltage as it is
    * @returns whether another point than the one asked for was taken
@@ -307,6 +375,7 @@ export class System {
       this.inner[k] = volts;
       this.siemens[k] = law[1];
       this.offset[k] = law[0] - law[1] * volts;
+      this.tangentAt[k] = volts === across ? across : NaN;
       return volts !== across;
     }
     const is = junctions.saturation[k];
@@ -344,6 +413,7 @@ export class System {
     const g = law[1] / (count + ohms * law[1]);
     this.siemens[k] = g;
     this.offset[k] = law[0] - g * (count * volts + ohms * law[0]);
+    this.tangentAt[k] = limited || this.innerLost ? NaN : across;
     return limited;
   }
 

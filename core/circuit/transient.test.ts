@@ -4,6 +4,7 @@ import { CircuitError } from './error';
 import { voltageProbe } from './probe';
 import { transientOf, type Step } from './transient';
 import type { Element, Netlist } from './netlist';
+import type { Wave } from './waveform';
 
 const lamp: Element = {
   kind: 'diode',
@@ -72,6 +73,56 @@ describe('a run', () => {
       return averages.spreads()[0].mean;
     };
     expect(Math.abs(mean(1e-3) / mean(1e-5) - 1)).toBeLessThan(1e-3);
+  });
+  test('a reservoir that runs down into nanoamperes does not stop it', () => {
+    const dark: Netlist = {
+      title: 'no supply, a reservoir behind a bridge and its lamp',
+      elements: [
+        ...coach.elements.filter((e) => e.id !== 'v1'),
+        { kind: 'resistor', id: 'lost', a: 'a', b: '0', ohms: 1e6 },
+      ],
+    };
+    const run = transientOf(dark, { stop: 3000, longestStep: 1, start: { stored: [10e-6 * 9] } }, (p) => [
+      voltageProbe(p, 'q'),
+    ]);
+    const after: { seconds: number; volts: number }[] = [];
+    run.onStep = (step) => void after.push({ seconds: step.to, volts: step.after[0] });
+    while (!run.done) run.advance(1000);
+    // Once the lamp is dark the diode's saturation current alone empties it: dV = I t / C.
+    const [early, late] = [1000, 2000].map((t) => after.find((a) => a.seconds >= t)!);
+    const leak = (5e-9 * (late.seconds - early.seconds)) / 10e-6;
+    expect((early.volts - late.volts) / leak).toBeCloseTo(1, 1);
+    expect(run.steps).toBeLessThan(20_000);
+  });
+  test('a step of a source along a hundred taps is followed without steps beyond number', () => {
+    const taps = Array.from({ length: 100 }, (_, k): Element[] => [
+      { kind: 'resistor', id: `w${k}`, a: `n${k}`, b: `n${k + 1}`, ohms: 0.02 },
+      { kind: 'capacitor', id: `c${k}`, a: `n${k + 1}`, b: '0', farads: 1e-6 },
+      { kind: 'resistor', id: `l${k}`, a: `n${k + 1}`, b: '0', ohms: 1000 },
+    ]).flat();
+    const edge: Wave = {
+      kind: 'pwl',
+      points: [
+        [1e-3, 0],
+        [1.01e-3, 12],
+      ],
+    };
+    const bus: Netlist = {
+      title: 'bus',
+      elements: [{ kind: 'voltage', id: 'v1', a: 'n0', b: '0', wave: edge }, ...taps],
+    };
+    const run = transientOf(bus, { stop: 5e-3, longestStep: 1e-3, start: 'rest' }, (p) => [
+      voltageProbe(p, 'n100'),
+    ]);
+    while (!run.done) run.advance(1000);
+    // Settled, every tap carries what the divider of wires and loads gives it (ladder solved backwards by Ohm's law).
+    let [volts, amps] = [1, 0];
+    for (let k = 0; k < 100; k++) {
+      amps += volts / 1000;
+      volts += 0.02 * amps;
+    }
+    expect(run.step.after[0] / (12 / volts)).toBeCloseTo(1, 4);
+    console.log(run.steps,run.rejected);
   });
   test('goes on from a snapshot, through plain JSON', () => {
     const whole = start();

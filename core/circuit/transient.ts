@@ -111,6 +111,7 @@ export class Transient {
   private moving = false;
   private fresh: boolean;
   private stop: number;
+  private goesOn = false;
 
   constructor(
     readonly plan: Plan,
@@ -161,6 +162,7 @@ export class Transient {
 
   /** Moves the stop time on, so that a run can be taken in stretches whose ends do not hang on who asks. */
   goOn(stop: number): void {
+    this.goesOn = true;
     this.stop = stop;
     this.findCorner();
   }
@@ -265,9 +267,14 @@ export class Transient {
     this.corner = next;
     this.stretchFrom = seconds;
     this.moving = moving;
-    this.repeats.open(seconds, next, this.x0);
+    this.repeats.open(seconds, next, this.mayRepeat(next));
     if (moving) this.nextStep = (next - seconds) / MOVING_STEPS;
     else if (this.steps > 0 && this.spanBefore < this.grain / 8) this.nextStep = next - seconds;
+  }
+
+  /** Whether a stretch that ends here can come again before the run ends. */
+  private mayRepeat(end: number): boolean {
+    return this.goesOn || this.signals.some((s) => end + (s.grain || s.period) <= this.stop * 1.001);
   }
 
   private longest(): number {
@@ -306,21 +313,16 @@ export class Transient {
       }
       this.rejected++;
       this.system.x.set(this.x0);
-      h *= Number.isFinite(excess) ? Math.min(0.7, Math.max(0.1, 0.85 / Math.cbrt(excess))) : 0.2;
+      const shorter = Number.isFinite(excess) ? Math.min(0.7, Math.max(0.1, 0.85 / Math.cbrt(excess))) : 0.2;
+      // What a shorter step hardly mended is faster than the step by far.
+      h = Math.max(h * shorter ** Math.min(tries + 1, 3), Math.min(h * shorter, this.tiny()));
     }
     step.from = this.seconds;
     const atCorner = h === room;
     const end = atCorner ? this.corner : this.seconds + h;
     step.middle = this.seconds + (end - this.seconds) * (wasFresh ? 1 : STAGE);
     step.to = end;
-    const decay = Math.exp(-h / this.memory);
-    for (let s = 0; s < this.stored.length; s++) {
-      this.usual[s] +=
-        (1 - decay) * ((Math.abs(this.rates[s]) + Math.abs(this.endRates[s])) / 2 - this.usual[s]);
-      this.stored[s] = this.endStored[s];
-      this.rates[s] = this.endRates[s];
-      this.scales[s] = Math.max(this.scales[s] * decay, Math.abs(this.rates[s]));
-    }
+    this.keepStates(h);
     if (!wasFresh) this.repeats.note(h, this.x0);
     this.xBefore.set(this.x0);
     this.xStage.set(this.xWithin);
@@ -333,6 +335,18 @@ export class Transient {
     if (!atCorner) return;
     this.repeats.close();
     if (!this.done) this.findCorner();
+  }
+
+  /** Moves what is stored, its rates and their scales on to the end of an accepted step. */
+  private keepStates(h: number): void {
+    const { stored, rates, endStored, endRates, scales, usual } = this;
+    const decay = Math.exp(-h / this.memory);
+    for (let s = 0; s < stored.length; s++) {
+      usual[s] += (1 - decay) * ((Math.abs(rates[s]) + Math.abs(endRates[s])) / 2 - usual[s]);
+      stored[s] = endStored[s];
+      rates[s] = endRates[s];
+      scales[s] = Math.max(scales[s] * decay, Math.abs(rates[s]));
+    }
   }
 
   /** A backward Euler step from charges alone. @returns 0, or NaN when it could not be solved */
@@ -379,21 +393,29 @@ export class Transient {
     if (!system.solve(span, end, RUN_TOLERANCE, knownEnd)) return NaN;
     this.readRates(span, endStored, endRates);
 
-    let worst = -Infinity;
-    const { capacitors } = this.plan.states;
-    for (let s = 0; s < count; s++) {
-      const error = Math.abs(
-        ERROR * (rates[s] / STAGE - stageRates[s] / (STAGE * (1 - STAGE)) + endRates[s] / (1 - STAGE)),
-      );
-      const scale = Math.max(this.scales[s], Math.abs(endRates[s]));
-      const perCycle = (CYCLE_SHARES * Math.sqrt(this.usual[s] * scale) * this.grain) / h;
-      const allowed = this.relative * (scale + perCycle) + (s < capacitors ? 1e-10 : 1e-8);
-      if (!(error <= worst * allowed)) worst = error / allowed;
-    }
+    const worst = this.worstError(h);
     if (worst <= 1) {
       step.before.set(held);
       this.readInto(step.after, end);
       this.onStage?.('bdf2', span);
+    }
+    return worst;
+  }
+
+  /** The greatest local error of a stored charge or flux over what is allowed. */
+  private worstError(h: number): number {
+    const { rates, stageRates, endRates, scales, usual, grain, relative } = this;
+    const { capacitors, capacity } = this.plan.states;
+    let worst = -Infinity;
+    for (let s = 0; s < rates.length; s++) {
+      const error = Math.abs(
+        ERROR * (rates[s] / STAGE - stageRates[s] / (STAGE * (1 - STAGE)) + endRates[s] / (1 - STAGE)),
+      );
+      const scale = Math.max(scales[s], Math.abs(endRates[s]));
+      const perCycle = (CYCLE_SHARES * Math.sqrt(usual[s] * scale) * grain) / h;
+      const allowed =
+        relative * (scale + perCycle) + (s < capacitors ? 1e-10 + (STEP_VOLTS * capacity[s]) / h : 1e-8);
+      if (!(error <= worst * allowed)) worst = error / allowed;
     }
     return worst;
   }
@@ -493,6 +515,8 @@ export class Transient {
  * from nothing lie within 0.15 % of those at a hundredth of the allowed error.
  */
 const CYCLE_SHARES = 5;
+/** An error of a capacitor's voltage in one step that nobody asks after, in volts: a hundred thousand of them are a millivolt. */
+const STEP_VOLTS = 1e-8;
 /** Steps taken at least while a source moves between two corners. */
 const MOVING_STEPS = 2;
 
