@@ -84,7 +84,7 @@ export class StretchMemory {
     const before = this.at === 0 ? s.start : s.ends[this.at - 1].x;
     const { x } = this.system;
     for (let i = 0; i < x.length; i++) x[i] = then.x[i] + (x0[i] - before[i]);
-    this.system.takeTangents(then.tangents);
+    this.system.branches.takeTangents(then.tangents);
     return true;
   }
 
@@ -107,11 +107,14 @@ export class StretchMemory {
   private copy(into: Point[]): void {
     const { system, at } = this;
     if (at >= into.length) {
-      into.push({ x: new Float64Array(system.x.length), tangents: new Float64Array(system.tangentsLength) });
+      into.push({
+        x: new Float64Array(system.x.length),
+        tangents: new Float64Array(system.branches.tangentsLength),
+      });
     }
     const { x } = into[at];
     for (let i = 0; i < x.length; i++) x[i] = system.x[i];
-    system.giveTangents(into[at].tangents);
+    system.branches.giveTangents(into[at].tangents);
   }
 
   /** Closes the stretch: what lay behind its last step no longer counts. */

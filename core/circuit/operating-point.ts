@@ -1,7 +1,7 @@
 import { CircuitError } from './error';
 import type { Plan } from './plan';
 import type { System } from './system';
-import { STATIC_TOLERANCE } from './system';
+import { STATIC_TOLERANCE } from './tolerance';
 
 /**
  * Solves the circuit at rest, with the sources as they stand at a moment: directly, else by taking

@@ -34,7 +34,10 @@ function nodeOf(plan: Plan, name: string): number | Probe {
         ohms += element.kind === 'resistor' ? element.ohms : element.model.seriesOhms;
         if (element.kind === 'diode') junctions++;
       }
-      return (system) => system.x[a[k]] - junctions * system.junctionVolts(k) - ohms * system.branchAmps(k);
+      return (system) =>
+        system.x[a[k]] -
+        junctions * system.branches.junctionVolts(system.x, k) -
+        ohms * system.branches.amps(system.x, k);
     }
   }
   throw new RangeError(`there is no node ${name}`);
@@ -69,11 +72,11 @@ function currentProbes(plan: Plan): Map<string, () => Probe> {
   junctions.chains.forEach((chain, k) => {
     for (const member of chain.parallel.flat()) {
       const sign = member.along ? 1 : -1;
-      found.set(member.element.id, () => (system) => sign * system.branchAmps(k));
+      found.set(member.element.id, () => (system) => sign * system.branches.amps(system.x, k));
     }
   });
   limiters.ids.forEach((id, k) =>
-    found.set(id, () => (system) => system.branchAmps(junctions.ids.length + k)),
+    found.set(id, () => (system) => system.branches.amps(system.x, junctions.ids.length + k)),
   );
   regulators.ids.forEach((id, k) => found.set(id, () => (system) => system.regulatorAmps(k)));
   transistors.ids.forEach((id, k) => found.set(id, () => (system) => system.collectorAmps(k)));
