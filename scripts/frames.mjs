@@ -17,7 +17,7 @@ else {
   await page.locator('.findings[aria-busy="false"]').waitFor();
   for (const coaches of [4, COACHES]) {
     for (let n = await page.locator('.car-list li').count(); n < coaches; n++) {
-      await page.getByLabel('Couple a coach behind').click();
+      await page.getByLabel('Couple on').click();
       await page.getByRole('option', { name: 'Compartment coach 14' }).click();
     }
     await page.locator('.findings[aria-busy="false"]').waitFor();

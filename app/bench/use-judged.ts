@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { gravestFirst } from '../../core/finding/gravest-first';
 import { useStudy } from '../workers/use-study';
 import type { Finding } from '../../core/finding/finding';
@@ -21,10 +21,20 @@ export function useJudged(layout: Layout, jobId: string, supplyId?: string): Jud
     () => gravestFirst([...(quick.answer ?? []), ...(slow.answer ?? [])]),
     [quick.answer, slow.answer],
   );
+  const stale = quick.stale || slow.stale;
+  const [whole, setWhole] = useState<readonly Finding[]>([]);
+  if (!stale && whole !== findings) setWhole(findings);
+  const shown = useMemo(() => (stale ? withCuresOf(whole, findings) : findings), [stale, whole, findings]);
   return {
-    findings,
+    findings: shown,
     begun: quick.answer !== null,
-    stale: quick.stale || slow.stale,
+    stale,
     failure: quick.failure ?? slow.failure,
   };
 }
+
+/** Findings whose cures are still being tried keep the places of those they had: the list must not jump. */
+const withCuresOf = (before: readonly Finding[], now: readonly Finding[]): Finding[] =>
+  now.map((f) =>
+    f.remedies.length > 0 ? f : { ...f, remedies: before.find((b) => b.id === f.id)?.remedies ?? [] },
+  );

@@ -5,6 +5,7 @@ import { change, changedBy, type Patch } from '../../core/document/patch';
 import { Desk, Hand, Overtaken } from './desk';
 import { inTurns, Left } from './in-turns';
 import type { Layout } from '../../core/document/layout';
+import type { Heard } from './questions';
 
 interface Told {
   readonly kind: 'hold' | 'changed' | 'ask' | 'leave';
@@ -33,8 +34,10 @@ function fakeWorkers(answers = true) {
           held.set(id, changedBy(held.get(base)!, patches).layout);
         },
         release: (id: number) => void held.delete(id),
-        async ask(_: number, name: string, id: number) {
+        async ask(_: number, name: string, id: number, __: unknown, hear: (heard: Heard) => void) {
           told.push({ kind: 'ask', name });
+          hear({ share: 0.5 });
+          hear({ early: `${held.get(id)!.name}, so far` });
           if (!answers) await new Promise<void>((resolve) => waiting.push(resolve));
           return held.get(id)!.name;
         },
@@ -157,21 +160,56 @@ describe('the hand', () => {
   });
 });
 
+describe('what can be said before an answer', () => {
+  test('is heard by whoever asks the same, then or later, and by nobody who has left', async () => {
+    const fake = fakeWorkers(false);
+    const desk = new Desk(fake.make);
+    const ask = () => desk.ask('usual', layout, { jobId: demoJob });
+    const heard: string[] = [];
+    const [first, left] = [ask(), ask()];
+    first.onEarly((early) => heard.push(`first: ${String(early)}`));
+    left.onEarly((early) => heard.push(`left: ${String(early)}`));
+    left.leave();
+    await vi.waitFor(() => expect(heard).toEqual([`first: ${layout.name}, so far`]));
+    ask().onEarly((early) => heard.push(`later: ${String(early)}`));
+    expect(heard.at(-1)).toBe(`later: ${layout.name}, so far`);
+    fake.waiting[0]();
+    expect(await first.answer).toBe(layout.name);
+    expect(fake.asked()).toEqual(['usual']);
+  });
+  test('is how far it is, for a search', async () => {
+    const fake = fakeWorkers();
+    const shares: number[] = [];
+    await new Hand(fake.make).search('compare', layout, { jobId: demoJob }, (s) => shares.push(s)).answer;
+    await vi.waitFor(() => expect(shares).toEqual([0.5]));
+  });
+});
+
 describe('work in steps', () => {
-  function* slowly(steps: number, milliseconds: number): Generator<void, string, void> {
+  const nobody = (): void => undefined;
+  function* slowly(steps: number, milliseconds: number): Generator<string | undefined, string, void> {
     for (let i = 0; i < steps; i++) {
       const until = performance.now() + milliseconds;
       while (performance.now() < until);
-      yield;
+      yield i === 1 ? 'so far' : undefined;
     }
     return 'done';
   }
   test('comes to its end', async () => {
-    expect(await inTurns(slowly(3, 1), () => true)).toBe('done');
+    expect(await inTurns(slowly(3, 1), () => true, nobody)).toBe('done');
+  });
+  test('tells what can be said before it', async () => {
+    const early: string[] = [];
+    await inTurns(
+      slowly(4, 1),
+      () => true,
+      (said) => early.push(said),
+    );
+    expect(early).toEqual(['so far']);
   });
   test('lets others have their turn', async () => {
     const seen: string[] = [];
-    const work = inTurns(slowly(12, 3), () => true).then(() => seen.push('work'));
+    const work = inTurns(slowly(12, 3), () => true, nobody).then(() => seen.push('work'));
     setTimeout(() => seen.push('frame'), 1);
     await work;
     expect(seen).toEqual(['frame', 'work']);
@@ -179,6 +217,6 @@ describe('work in steps', () => {
   test('is left as soon as it is no longer wanted', async () => {
     let wanted = true;
     setTimeout(() => (wanted = false), 1);
-    await expect(inTurns(slowly(1000, 2), () => wanted)).rejects.toBeInstanceOf(Left);
+    await expect(inTurns(slowly(1000, 2), () => wanted, nobody)).rejects.toBeInstanceOf(Left);
   });
 });

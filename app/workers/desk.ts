@@ -4,7 +4,7 @@ import type { Layout } from '../../core/document/layout';
 import type { Steps } from '../../core/finding/judging';
 import type { KindQuestions } from '../kinds/questions';
 import type { DeskTasks } from './study-worker';
-import type { questions, Tell } from './questions';
+import type { Heard, questions, Tell } from './questions';
 
 export type Questions = typeof questions & KindQuestions;
 export type QuestionName = keyof Questions;
@@ -12,7 +12,7 @@ export type QuestionName = keyof Questions;
 export type Of<Q extends QuestionName> =
   Parameters<Questions[Q]> extends [unknown, infer O, ...unknown[]] ? O : Record<string, never>;
 export type Answer<Q extends QuestionName> =
-  Awaited<ReturnType<Questions[Q]>> extends Steps<infer T> ? T : Awaited<ReturnType<Questions[Q]>>;
+  Awaited<ReturnType<Questions[Q]>> extends Steps<infer T, unknown> ? T : Awaited<ReturnType<Questions[Q]>>;
 
 /** Layouts a worker is kept told of: what is open, what is looked at, and those that answers still come for. */
 const MOST_HELD = 6;
@@ -24,6 +24,8 @@ export class Overtaken extends Error {}
 
 export interface Asking<T> {
   readonly answer: Promise<T>;
+  /** Has what can be said before the answer told, once it is there. */
+  readonly onEarly: (listener: (early: T) => void) => void;
   /** It is no longer wanted. */
   readonly leave: () => void;
 }
@@ -85,6 +87,22 @@ export class Told {
 let tickets = 0;
 const tellNothing: Tell = () => undefined;
 
+/** Keeps what is said before an answer for whoever listens, now or later. */
+class Early<T> {
+  private said: { readonly early: T } | null = null;
+  private readonly listeners: ((early: T) => void)[] = [];
+
+  readonly hear = (heard: Heard): void => {
+    if (!('early' in heard)) return;
+    this.said = { early: heard.early as T };
+    for (const listener of this.listeners) listener(this.said.early);
+  };
+  readonly onEarly = (listener: (early: T) => void): void => {
+    this.listeners.push(listener);
+    if (this.said) listener(this.said.early);
+  };
+}
+
 /** Answers kept for whoever asks the same next. */
 const MOST_KEPT = 48;
 
@@ -106,6 +124,7 @@ class Shared {
     let isLeft = false;
     return {
       answer: mine.asking.answer as Promise<T>,
+      onEarly: (listener) => mine.asking.onEarly((early) => !isLeft && listener(early as T)),
       leave: () => {
         if (isLeft) return;
         isLeft = true;
@@ -135,10 +154,12 @@ export class Desk {
       const tasks = this.told.remote();
       const number = this.told.hold(layout);
       let answered = false;
+      const { hear, onEarly } = new Early<Answer<Q>>();
       const asking: Asking<Answer<Q>> = {
-        answer: (tasks.ask(ticket, name, number, of, proxy(tellNothing)) as Promise<Answer<Q>>).finally(
+        answer: (tasks.ask(ticket, name, number, of, proxy(hear)) as Promise<Answer<Q>>).finally(
           () => (answered = true),
         ),
+        onEarly,
         leave: () => {
           if (answered) return;
           this.shared.forget(asking);
@@ -194,6 +215,8 @@ export class Hand {
     }) as Promise<T>;
     const asking: Asking<T> = {
       answer,
+      // Slow work is said when it is done.
+      onEarly: () => undefined,
       leave: () => {
         if (!this.isOpen(mine)) return;
         this.shared.forget(asking);
@@ -221,7 +244,13 @@ export class Hand {
     };
     this.told
       .remote()
-      .ask(++tickets, mine.name, number, mine.of, proxy(mine.tell))
+      .ask(
+        ++tickets,
+        mine.name,
+        number,
+        mine.of,
+        proxy((heard: Heard) => 'share' in heard && mine.tell(heard.share)),
+      )
       .then(
         (answer) => done(() => mine.resolve(answer)),
         (error: unknown) => done(() => mine.reject(error)),

@@ -19,13 +19,19 @@ const aTurn = (): Promise<void> =>
 
 /**
  * Does work in turns, so that a frame asked for meanwhile need not wait for its end.
+ * @param tellEarly gets what can be said before the end
  * @throws Left as soon as it is no longer wanted
  */
-export async function inTurns<T>(steps: Steps<T>, isWanted: () => boolean): Promise<T> {
+export async function inTurns<T, Early>(
+  steps: Steps<T, Early>,
+  isWanted: () => boolean,
+  tellEarly: (early: Early) => void,
+): Promise<T> {
   let until = performance.now() + TURN_MS;
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
+    if (step.value !== undefined) tellEarly(step.value);
     if (performance.now() < until) continue;
     await aTurn();
     if (!isWanted()) throw new Left();

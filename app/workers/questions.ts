@@ -52,6 +52,9 @@ export interface OfTrain {
 /** Told how far a search is, 0 to 1. */
 export type Tell = (share: number) => void;
 
+/** What comes of a question before its answer: how far it is, or what can already be said. */
+export type Heard = { readonly share: number } | { readonly early: unknown };
+
 /** What staying alight is about: the dead stretch, the charging and the cell. */
 export interface StayingAlight {
   readonly ride: RideStudy | null;
@@ -109,7 +112,7 @@ export const questions = {
   async judge(
     layout: Layout,
     { jobId, supplyId, asked }: OfJob & { readonly asked: Asked },
-  ): Promise<Steps<Finding[]>> {
+  ): Promise<Steps<Finding[], Finding[]>> {
     const own = await kindRules[layout.jobs[jobId].kind]();
     return checkBenchInSteps(new StudyDesk(benchOf(layout, jobId, { supplyId })), own, asked);
   },

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { changedBy, type Patch } from '../../core/document/patch';
 import { kindQuestions } from '../kinds/questions';
 import { inTurns, Left } from './in-turns';
-import { questions, type Tell } from './questions';
+import { questions, type Heard, type Tell } from './questions';
 import type { Steps } from '../../core/finding/judging';
 import type { Layout } from '../../core/document/layout';
 import type { LiveRun, RunControls, RunSample, RunStart } from '../../core/study/live-run';
@@ -17,7 +17,7 @@ const left = new Set<number>();
 let before: Promise<unknown> = Promise.resolve();
 let run: LiveRun | null = null;
 
-const isSteps = (made: unknown): made is Steps<unknown> =>
+const isSteps = (made: unknown): made is Steps<unknown, unknown> =>
   typeof made === 'object' && made !== null && Symbol.iterator in made && 'next' in made;
 
 async function answering(name: string): Promise<Answering> {
@@ -44,14 +44,24 @@ const desk = {
   release(id: number): void {
     held.delete(id);
   },
-  async ask(ticket: number, name: string, layoutId: number, of: unknown, tell: Tell): Promise<unknown> {
+  async ask(
+    ticket: number,
+    name: string,
+    layoutId: number,
+    of: unknown,
+    hear: (heard: Heard) => void,
+  ): Promise<unknown> {
     const layout = layoutOf(layoutId);
     try {
-      const made = await (await answering(name))(layout, of, tell);
+      const made = await (await answering(name))(layout, of, (share) => hear({ share }));
       if (!isSteps(made)) return made;
       const mine = before.then(() => {
         if (left.has(ticket)) throw new Left();
-        return inTurns(made, () => !left.has(ticket));
+        return inTurns(
+          made,
+          () => !left.has(ticket),
+          (early) => hear({ early }),
+        );
       });
       before = mine.catch(() => undefined);
       return await mine;

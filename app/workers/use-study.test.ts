@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { renderHook, waitFor } from '@testing-library/react';
+import { act, renderHook, waitFor } from '@testing-library/react';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { boatTrain, demoJob } from '../../tests/generated';
 import { useLayoutStore } from '../store/layout-store';
@@ -9,11 +9,14 @@ import type { Layout } from '../../core/document/layout';
 
 /** A desk that answers at once with the layout it was asked of. */
 function answering() {
-  return vi
-    .spyOn(desk, 'ask')
-    .mockImplementation(
-      (name, layout) => ({ answer: Promise.resolve({ name, layout }), leave: () => undefined }) as never,
-    );
+  return vi.spyOn(desk, 'ask').mockImplementation(
+    (name, layout) =>
+      ({
+        answer: Promise.resolve({ name, layout }),
+        onEarly: () => undefined,
+        leave: () => undefined,
+      }) as never,
+  );
 }
 const edited = (recipe: Parameters<ReturnType<typeof useLayoutStore.getState>['edit']>[1]): Layout => {
   useLayoutStore.getState().edit('Edit', recipe);
@@ -56,4 +59,26 @@ test('the sheet and the shopping list tell them, and follow', async () => {
   sheet.rerender({ layout: ticked });
   expect(sheet.result.current.stale).toBe(true);
   await waitFor(() => expect(ask.mock.calls.at(-1)![1]).toBe(ticked));
+});
+
+test('what can be said early is shown, marked, until the whole answer is there, and not after it', async () => {
+  let sayEarly: (early: unknown) => void = () => undefined;
+  let answer: (whole: unknown) => void = () => undefined;
+  vi.spyOn(desk, 'ask').mockImplementation(
+    () =>
+      ({
+        answer: new Promise((resolve) => (answer = resolve)),
+        onEarly: (listener: (early: unknown) => void) => (sayEarly = listener),
+        leave: () => undefined,
+      }) as never,
+  );
+  const layout = useLayoutStore.getState().layout!;
+  const { result } = renderHook(() => useStudy('judge', layout, { jobId: demoJob, asked: 'quick' }, 'frame'));
+  expect(result.current).toMatchObject({ answer: null, stale: true });
+  act(() => sayEarly(['uncured']));
+  expect(result.current).toMatchObject({ answer: ['uncured'], stale: true });
+  answer(['cured']);
+  await waitFor(() => expect(result.current).toMatchObject({ answer: ['cured'], stale: false }));
+  act(() => sayEarly(['uncured']));
+  expect(result.current).toMatchObject({ answer: ['cured'], stale: false });
 });

@@ -39,6 +39,8 @@ interface Answered<T> {
   readonly key: string | null;
   readonly answer: T | null;
   readonly failure: string | null;
+  /** It is what could be said before the end; the rest is still being worked out. */
+  readonly early: boolean;
   readonly cancelled: boolean;
 }
 
@@ -65,18 +67,24 @@ export function useStudy<Q extends QuestionName>(
     key: null,
     answer: null,
     failure: null,
+    early: false,
     cancelled: false,
   });
   useEffect(() => {
     if (key === null) return;
     let current = true;
+    let whole = false;
     const settle = (came: Pick<Answered<Answer<Q>>, 'answer' | 'failure'>): void => {
-      if (current) setState({ asked, key, ...came, cancelled: false });
+      whole = true;
+      if (current) setState({ asked, key, ...came, early: false, cancelled: false });
     };
     const ask = (): void => {
       const about = JSON.parse(key) as Of<Q>;
       const mine = pace === 'slow' ? hand.ask(name, asked, about) : desk.ask(name, asked, about);
       asking.current = mine;
+      mine.onEarly((answer) => {
+        if (current && !whole) setState({ asked, key, answer, failure: null, early: true, cancelled: false });
+      });
       mine.answer.then(
         (answer) => settle({ answer, failure: null }),
         (error: unknown) => {
@@ -98,6 +106,6 @@ export function useStudy<Q extends QuestionName>(
     asking.current?.leave();
     setState((s) => ({ ...s, asked, key, cancelled: true }));
   };
-  const { answer, failure, cancelled } = state;
-  return { answer, failure, stale: !current || cancelled, cancelled: current && cancelled, cancel };
+  const { answer, failure, early, cancelled } = state;
+  return { answer, failure, stale: !current || early || cancelled, cancelled: current && cancelled, cancel };
 }

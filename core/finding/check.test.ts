@@ -9,9 +9,11 @@ import { coachIn } from '../kinds/coach/jobs';
 import { rulesOf } from '../kinds/rules';
 import { benchOf } from '../study/bench';
 import { checkBench, checkJob, judge } from './check';
+import { checkBenchInSteps } from './judging';
 import { rules } from './rules';
 import { paceOf, StudyDesk } from './studies';
 import type { Layout } from '../document/layout';
+import type { Finding } from './finding';
 
 const ids = (layout: Layout, id: string, asked?: 'quick' | 'slow' | 'all'): string[] =>
   checkJob(layout, id, {}, asked).map((f) => f.id);
@@ -49,6 +51,27 @@ describe('the scheduler of rules', () => {
     const told = findings.filter((f) => f.rule === 'no-answer' || f.rule === 'not-judged');
     expect(told).toHaveLength(1);
     expect(findings.length).toBeGreaterThan(told.length);
+  });
+  test('what is wrong is told before its cures are tried: the same findings, in the same order', () => {
+    for (const jobId of Object.keys(demo().jobs).slice(0, 6)) {
+      const steps = checkBenchInSteps(
+        new StudyDesk(benchOf(demo(), jobId)),
+        rulesOf(demo().jobs[jobId].kind),
+        'quick',
+      );
+      const early: Finding[][] = [];
+      let step = steps.next();
+      for (; !step.done; step = steps.next()) if (step.value) early.push(step.value);
+      expect(early, jobId).toHaveLength(1);
+      const bare = (of: readonly Finding[]) =>
+        of.map(({ id, severity, sentence }) => [id, severity, sentence]);
+      // What is worth a word only where a cure holds comes with it.
+      const certain = step.value.filter((f) => early[0].some((e) => e.id === f.id));
+      expect(bare(early[0]), jobId).toEqual(bare(certain));
+      expect(early[0].every((f) => f.remedies.length === 0)).toBe(true);
+      for (const late of step.value.filter((f) => !certain.includes(f)))
+        expect(late.remedies.length).toBeGreaterThan(0);
+    }
   });
   test('the gravest come first, and of one cause only the cause is told', () => {
     const layout = onRails('shared-both-ways', (job) => void (job.lines['end-a'].swapped = true));

@@ -6,7 +6,7 @@ import type { Layout } from '../document/layout';
 import type { Finding } from './finding';
 
 /** Does all steps at once. */
-function atOnce<T>(steps: Steps<T>): T {
+function atOnce<T, Early>(steps: Steps<T, Early>): T {
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;

@@ -28,8 +28,11 @@ export interface Judged extends Judgement {
   readonly rule: string;
 }
 
-/** Work in steps: between two of them whoever does it may turn to something else, or leave it. */
-export type Steps<T> = Generator<void, T, void>;
+/**
+ * Work in steps: between two of them whoever does it may turn to something else, or leave it. A step may
+ * hand over what can be said before the end.
+ */
+export type Steps<T, Early = never> = Generator<Early | undefined, T, void>;
 
 /** What some rules say, each by the studies it needs; a study that fails silences only the rules that need it. */
 function* judged(desk: StudyDesk, chosen: readonly Rule[], silenced?: Map<string, string>): Steps<Judged[]> {
@@ -80,23 +83,33 @@ export const judgedInSteps = (
   silenced?: Map<string, string>,
 ): Steps<Judged[]> => judged(desk, chosenOf([...rules, ...own], asked), silenced);
 
+/** What was judged as a finding, before its cures were tried. */
+function uncured(judgement: Judged): Finding {
+  const { cures, onlyIfCured, explains, subject = {}, ...finding } = judgement;
+  void [cures, onlyIfCured, explains];
+  return { ...finding, subject, remedies: [] };
+}
+
 /**
- * Judges a bench in steps of at most a study each; cures are tried and offered where they hold.
+ * Judges a bench in steps of at most a study each; cures are tried and offered where they hold. What is
+ * wrong is told before them, without cures: trying them takes most of the time.
  * @param own rules of its kind alone
  */
 export function* checkBenchInSteps(
   desk: StudyDesk,
   own: readonly Rule[],
   asked: Asked = 'all',
-): Steps<Finding[]> {
+): Steps<Finding[], Finding[]> {
   const { bench } = desk;
   const silenced = new Map<string, string>();
   const found = yield* judgedInSteps(desk, own, asked, silenced);
+  const sure = found.filter((f) => !f.onlyIfCured).map(uncured);
+  yield gravestFirst([...sure, ...unjudged(bench, silenced, sure)]);
   const trial = new Trial(desk, [...rules, ...own], found);
   const findings: Finding[] = [];
   for (const judgement of found) {
-    const { cures = [], onlyIfCured, explains, subject = {}, ...finding } = judgement;
-    void explains;
+    const { cures = [], onlyIfCured } = judgement;
+    const finding = uncured(judgement);
     const held: { readonly remedy: Remedy; readonly says: string | undefined }[] = [];
     for (const cure of cures) {
       for (const one of [cure].flat()) {
@@ -110,7 +123,6 @@ export function* checkBenchInSteps(
     const says = held.find((h) => h.says !== undefined)?.says;
     findings.push({
       ...finding,
-      subject,
       reason: says === undefined ? finding.reason : `${finding.reason} ${says}`,
       remedies: held.map((h) => h.remedy),
     });
