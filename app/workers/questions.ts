@@ -35,6 +35,7 @@ import type { PlannedWires } from '../../core/finding/feed/plan-wires';
 import type { RigStudy } from '../../core/overhead/study';
 import type { HowFar } from '../../core/build/how-far';
 import type { FeedFigures } from '../../core/feed/reading';
+import type { FeedSolver } from '../../core/feed/solve';
 import type { TrainInrush } from '../../core/study/train-inrush';
 
 /** A job, on another supply than its own where one is named. */
@@ -78,6 +79,8 @@ function solverOf(layout: Layout, of: OfJob): Solver {
   if (solvers.size > MOST_SOLVERS) solvers.delete(solvers.keys().next().value!);
   return solver;
 }
+/** Keeps the order of elimination of the network from one edit to the next. */
+let feedSolver: FeedSolver | undefined;
 /** Charges of the last answer of a job: a guess for the next, which changes how fast it comes, not what it is. */
 const lastStored = new Map<string, Float64Array>();
 
@@ -173,8 +176,11 @@ export const questions = {
   },
   /** The power under the boards, solved; null where it has no answer. */
   async feeds(layout: Layout): Promise<FeedFigures | null> {
-    const { feedStudy } = await import('../../core/feed/study');
-    const { reading } = feedStudy(layout);
+    const [{ feedStudy }, { FeedSolver }] = await Promise.all([
+      import('../../core/feed/study'),
+      import('../../core/feed/solve'),
+    ]);
+    const { reading } = feedStudy(layout, (feedSolver ??= new FeedSolver()));
     return (
       reading && {
         places: reading.places,

@@ -19,7 +19,7 @@ export function networkDeck(layout: Layout): {
   readonly deck: string;
   readonly nodes: ReadonlyMap<string, readonly [string, string]>;
 } {
-  const network = lowered(layout);
+  const { network } = lowered(layout);
   const ground = new Set(network.islands.flatMap((i) => (i.sources[0] ? [i.sources[0].minus] : [])));
   const node = (place: number): string => (ground.has(place) ? '0' : `n${place}`);
   const lines = [`* ${layout.name.replace(/[^\x20-\x7e]/g, ' ')}: the power under the boards`];

@@ -46,7 +46,8 @@ export function hangsOn(layout: Pick<Layout, 'network' | 'supplies'>): ReadonlyM
     found.set(id, of);
     queue.push(id);
   };
-  for (const { id, is } of inOrder(nodes))
+  const supplies = Object.entries(nodes).filter(([, { is }]) => is.kind === 'supply');
+  for (const { id, is } of inOrder(Object.fromEntries(supplies)))
     if (is.kind === 'supply')
       reach(id, {
         supplyId: is.supplyId,

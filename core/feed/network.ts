@@ -1,7 +1,6 @@
 import { conductorOhms } from '../quantity/conductor';
 import { feedWires } from '../part/feed-wire';
 import { fuseSpeeds } from '../part/fuse-speed';
-import { inOrder } from '../document/in-order';
 import { supplyKind, type Supply } from '../supply';
 import { jobCurve, lampsCurve, typedCurve, usualVoltsOf, type LoadCurve } from './load-curve';
 import { hangsOn, type HangsOn } from './hangs-on';
@@ -113,7 +112,7 @@ function sourceOf(node: string, supplyId: string, supply: Supply, pair: Pair): S
  * their resistance, loads by their solved curves.
  * @throws NetworkError when converters feed one another in a round
  */
-export function lowered(layout: Layout): Network {
+export function lowered(layout: Layout): Lowered {
   const { nodes, runs } = layout.network;
   const pairs = new Map<string, Pair>();
   const outputs = new Map<string, Pair>();
@@ -123,7 +122,7 @@ export function lowered(layout: Layout): Network {
   const sources: Source[] = [];
   const loads: Load[] = [];
   const fed = hangsOn(layout);
-  for (const { id, is } of inOrder(nodes)) {
+  for (const [id, { is }] of Object.entries(nodes)) {
     const own = pair();
     pairs.set(id, own);
     if (is.kind === 'supply') sources.push(sourceOf(id, is.supplyId, layout.supplies[is.supplyId], own));
@@ -180,14 +179,56 @@ export function lowered(layout: Layout): Network {
     conductors.push({ run: id, side: 'plus', a: from.plus, b: to.plus, ohms: plus });
     conductors.push({ run: id, side: 'minus', a: from.minus, b: to.minus, ohms: minus });
   }
-  return {
-    size,
-    pairs,
-    outputs,
-    converters,
-    open,
-    islands: islandsOf(size, conductors, sources, loads, converters),
-  };
+  const islands = islandsOf(size, conductors, sources, loads, converters);
+  return { layout, fed, network: { size, pairs, outputs, converters, open, islands } };
+}
+
+/** A layout's network as it was lowered, and what each place hangs on. */
+export interface Lowered {
+  readonly layout: Layout;
+  readonly network: Network;
+  readonly fed: ReadonlyMap<string, HangsOn>;
+}
+
+/**
+ * The network of a layout, from the one before where nothing has changed but the lamps and loads at some of its
+ * places.
+ * @throws NetworkError as `lowered`
+ */
+export function loweredAfter(before: Lowered | null, layout: Layout): Lowered {
+  const changed = before && changedEnds(before.layout, layout);
+  if (!before || !changed) return lowered(layout);
+  const { network, fed } = before;
+  const loadsAgain = (loads: readonly Load[]): Load[] =>
+    loads.flatMap((l) => {
+      if (!changed.has(l.node)) return l;
+      const takes = takesOf(layout, fed, l.node);
+      return takes ? { ...l, takes } : [];
+    });
+  const islands = network.islands.map((i) => ({ ...i, loads: loadsAgain(i.loads) }));
+  return { layout, fed, network: { ...network, islands } };
+}
+
+/** Places that have changed in what hangs there and in nothing else; null where anything else has. */
+function changedEnds(before: Layout, now: Layout): ReadonlySet<string> | null {
+  const [was, is] = [before.network, now.network];
+  const elsewhere = (Object.keys(now) as (keyof Layout)[]).some(
+    (k) => k !== 'network' && before[k] !== now[k],
+  );
+  if (elsewhere || was.runs !== is.runs) return null;
+  const changed = new Set<string>();
+  let count = 0;
+  for (const id in is.nodes) {
+    count++;
+    const [old, node] = [was.nodes[id], is.nodes[id]];
+    if (old === node) continue;
+    const isEnd = node.is.kind === 'lamps' || node.is.kind === 'typed';
+    const stays = isEnd && old?.is.kind === node.is.kind;
+    if (!stays || old.xMillimetres !== node.xMillimetres || old.yMillimetres !== node.yMillimetres)
+      return null;
+    changed.add(id);
+  }
+  return count === Object.keys(was.nodes).length ? changed : null;
 }
 
 /** What a place takes; null for what takes nothing. */

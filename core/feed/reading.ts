@@ -1,8 +1,7 @@
-import { inOrder } from '../document/in-order';
 import { feedWires, warmerBy } from '../part/feed-wire';
 import { lightness } from '../light/lightness';
-import { lumensOf, takenAt } from './load-curve';
-import { lowered, type Network, type Source } from './network';
+import { lumensOf, takenAt, type LoadCurve } from './load-curve';
+import type { Conductor, Network, Source } from './network';
 import { runMillimetres } from './run-length';
 import { FeedSolver, powerTaken, type Solution } from './solve';
 import type { Layout } from '../document/layout';
@@ -68,7 +67,7 @@ export interface FeedReading extends FeedFigures {
  * @throws CircuitError when it does not settle
  */
 export function feedReading(layout: Layout, solver = new FeedSolver()): FeedReading {
-  const network = lowered(layout);
+  const { network } = solver.lower(layout);
   const solution = solver.solve(network);
   const { volts } = solution;
   const at = ({ plus, minus }: { readonly plus: number; readonly minus: number }): number =>
@@ -76,15 +75,14 @@ export function feedReading(layout: Layout, solver = new FeedSolver()): FeedRead
   const loads = new Map(network.islands.flatMap((i) => i.loads).map((l) => [l.node, l]));
   const places = new Map<string, PlaceReading>();
   let taken = 0;
-  for (const { id } of inOrder(layout.network.nodes)) {
-    const pair = network.pairs.get(id)!;
+  for (const [id, pair] of network.pairs) {
     const own = at(pair);
     const load = loads.get(id);
     const output = network.outputs.get(id);
     const amps = load ? loadAmps(load, own) : 0;
     taken += amps * own;
     const curve = load?.takes.by === 'curve' ? load.takes.curve : null;
-    const meant = curve ? Math.max(...curve.lumens.slice(0, FULL + 1)) : 0;
+    const meant = curve ? meantLumens(curve) : 0;
     const lumens = curve ? lumensOf(curve, own) : 0;
     places.set(id, {
       volts: own,
@@ -96,9 +94,13 @@ export function feedReading(layout: Layout, solver = new FeedSolver()): FeedRead
   }
   const runs = new Map<string, RunReading>();
   let wires = 0;
-  const conductors = new Map<string, Network['islands'][number]['conductors'][number][]>();
-  for (const c of network.islands.flatMap((i) => i.conductors))
-    conductors.set(c.run, [...(conductors.get(c.run) ?? []), c]);
+  const conductors = new Map<string, Conductor[]>();
+  for (const island of network.islands)
+    for (const c of island.conductors) {
+      const own = conductors.get(c.run);
+      if (own) own.push(c);
+      else conductors.set(c.run, [c]);
+    }
   for (const [id, run] of Object.entries(layout.network.runs)) {
     const own = conductors.get(id) ?? [];
     let dropVolts = 0;
@@ -152,6 +154,13 @@ export function feedReading(layout: Layout, solver = new FeedSolver()): FeedRead
 
 /** Where on a curve its meant volts stand. */
 const FULL = 9;
+
+/** The most light a load gives up to the volts it is meant for, in lumens. */
+function meantLumens({ lumens }: LoadCurve): number {
+  let most = 0;
+  for (let k = 0; k <= FULL; k++) if (lumens[k] > most) most = lumens[k];
+  return most;
+}
 
 function loadAmps(load: Network['islands'][number]['loads'][number], at: number): number {
   return load.takes.by === 'curve'

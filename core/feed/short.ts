@@ -24,7 +24,10 @@ const SHORT_OHMS = 0.01;
  * open network and of a current through it). Sources at their limit hold it: what flows is scaled to
  * what they give.
  */
-export function shortsOf(layout: Layout, network = lowered(layout)): ReadonlyMap<string, ShortReading> {
+export function shortsOf(
+  layout: Layout,
+  network = lowered(layout).network,
+): ReadonlyMap<string, ShortReading> {
   const found = new Map<string, ShortReading>();
   for (const island of network.islands)
     if (island.sources.length > 0) shortsIn(layout, network, island, found);

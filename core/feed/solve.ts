@@ -2,7 +2,17 @@ import { CircuitError } from '../circuit/error';
 import { Factorisation } from '../circuit/factorisation';
 import { takenAt } from './load-curve';
 import type { Taken } from '../circuit/run-along';
-import type { Converter, Island, Load, Network, Source } from './network';
+import {
+  loweredAfter,
+  type Converter,
+  type Island,
+  type Load,
+  type Lowered,
+  type Network,
+  type Pair,
+  type Source,
+} from './network';
+import type { Layout } from '../document/layout';
 
 /** Volts of every conductor of every place, and what each source gives. */
 export interface Solution {
@@ -43,19 +53,30 @@ const taken = ({ takes }: Load, at: number): Taken =>
 
 /** One island as equations: Kirchhoff's current law at every conductor but the ground's, solved sparsely within Newton's iteration. */
 export class IslandSolver {
-  private readonly index: ReadonlyMap<number, number>;
+  /** The unknown of each place by its number less `first`; -1 for the ground, which is none. */
+  private readonly index: Int32Array;
+  private readonly first: number;
   private readonly lu: Factorisation;
   private readonly values: Float64Array;
   private readonly fixed: Float64Array;
   private readonly right: Float64Array;
   private readonly step: Float64Array;
+  private readonly loadSlots: readonly Int32Array[];
+  private readonly inputSlots: readonly Int32Array[];
   /** Its unknowns, kept as a guess for the next time. */
   readonly x: Float64Array;
 
   constructor(readonly island: Island) {
     const ground = island.sources[0]?.minus ?? -1;
     const places = island.places.filter((p) => p !== ground);
-    this.index = new Map(places.map((p, i) => [p, i]));
+    let last = 0;
+    this.first = Infinity;
+    for (const p of island.places) {
+      this.first = Math.min(this.first, p);
+      last = Math.max(last, p);
+    }
+    this.index = new Int32Array(last - this.first + 1).fill(-1);
+    places.forEach((p, i) => (this.index[p - this.first] = i));
     const size = places.length;
     const pattern: [number, number][] = places.map((_, i) => [i, i]);
     const couple = (a: number, b: number): void => {
@@ -78,22 +99,28 @@ export class IslandSolver {
       Float64Array,
     ];
     for (let i = 0; i < size; i++) this.fixed[this.lu.slot(i, i)] += LEAK_SIEMENS;
-    for (const { a, b, ohms } of island.conductors) this.stamp(this.fixed, a, b, 1 / ohms);
-    for (const { plus, minus, ohms } of island.sources) this.stamp(this.fixed, plus, minus, 1 / ohms);
+    for (const { a, b, ohms } of island.conductors) this.stamp(this.fixed, this.slotsOf(a, b), 1 / ohms);
+    for (const { plus, minus, ohms } of island.sources)
+      this.stamp(this.fixed, this.slotsOf(plus, minus), 1 / ohms);
+    this.loadSlots = island.loads.map((l) => this.slotsOf(l.plus, l.minus));
+    this.inputSlots = island.feeds.map((c) => this.slotsOf(c.input.plus, c.input.minus));
   }
 
   private at(place: number): number {
-    return this.index.get(place) ?? -1;
+    return this.index[place - this.first];
   }
 
-  private stamp(into: Float64Array, a: number, b: number, siemens: number): void {
+  /** Where a conductance between two places stands in the equations, what touches the ground in their bin. */
+  private slotsOf(a: number, b: number): Int32Array {
     const [i, j] = [this.at(a), this.at(b)];
-    if (i >= 0) into[this.lu.slot(i, i)] += siemens;
-    if (j >= 0) into[this.lu.slot(j, j)] += siemens;
-    if (i >= 0 && j >= 0) {
-      into[this.lu.slot(i, j)] -= siemens;
-      into[this.lu.slot(j, i)] -= siemens;
-    }
+    return Int32Array.of(this.lu.slot(i, i), this.lu.slot(j, j), this.lu.slot(i, j), this.lu.slot(j, i));
+  }
+
+  private stamp(into: Float64Array, slots: Int32Array, siemens: number): void {
+    into[slots[0]] += siemens;
+    into[slots[1]] += siemens;
+    into[slots[2]] -= siemens;
+    into[slots[3]] -= siemens;
   }
 
   /** Volts of a place. */
@@ -145,22 +172,24 @@ export class IslandSolver {
         this.inject(s.plus, amps);
         this.inject(s.minus, -amps);
       }
-      const draw = (plus: number, minus: number, { amps, siemens }: Taken): void => {
+      const draw = (slots: Int32Array, { plus, minus }: Pair, { amps, siemens }: Taken): void => {
         const at = this.voltsAt(plus) - this.voltsAt(minus);
         // What takes more as its volts fall is followed by its own resistance where Newton goes to and fro.
         const slope = siemens < 0 && turn > PATIENT_TURNS ? amps / at : siemens;
-        this.stamp(values, plus, minus, slope);
+        this.stamp(values, slots, slope);
         const constant = amps - slope * at;
         this.inject(plus, -constant);
         this.inject(minus, constant);
       };
-      for (const l of island.loads)
-        draw(l.plus, l.minus, taken(l, this.voltsAt(l.plus) - this.voltsAt(l.minus)));
-      for (const c of island.feeds) {
+      island.loads.forEach((l, k) =>
+        draw(this.loadSlots[k], l, taken(l, this.voltsAt(l.plus) - this.voltsAt(l.minus))),
+      );
+      island.feeds.forEach((c, k) => {
         const { plus, minus } = c.input;
         const above = c.output.volts + c.headroomVolts;
-        draw(plus, minus, powerTaken(wattsInto(c), above / 2, this.voltsAt(plus) - this.voltsAt(minus)));
-      }
+        const at = this.voltsAt(plus) - this.voltsAt(minus);
+        draw(this.inputSlots[k], c.input, powerTaken(wattsInto(c), above / 2, at));
+      });
       if (!this.lu.factorAndSolve(values, right, step))
         throw new CircuitError('singular', 'the network cannot be solved', []);
       let most = 0;
@@ -175,7 +204,16 @@ export class IslandSolver {
 
 /** Solvers of islands kept from one time to the next, so that an edit of a figure costs no new order of elimination. */
 export class FeedSolver {
-  private kept = new Map<string, IslandSolver>();
+  private kept: readonly IslandSolver[] = [];
+  private last: Lowered | null = null;
+
+  /**
+   * The network of a layout, made ready to be solved.
+   * @throws NetworkError when converters feed one another in a round
+   */
+  lower(layout: Layout): Lowered {
+    return (this.last = loweredAfter(this.last, layout));
+  }
 
   /**
    * Solves a network: islands from the far side of its converters on, these until what they take and
@@ -185,12 +223,10 @@ export class FeedSolver {
   solve(network: Network): Solution {
     const volts = new Float64Array(network.size);
     const solvers = network.islands.map((island) => {
-      const key = `${island.places.join()};${island.conductors.map((c) => `${c.a} ${c.b} ${c.ohms}`).join()};${island.sources.map((s) => `${s.plus} ${s.ohms}`).join()};${island.loads.map((l) => l.plus).join()}`;
-      const known = this.kept.get(key);
-      const solver = known ? Object.assign(known, { island }) : new IslandSolver(island);
-      return { key, solver, island };
+      const known = this.kept.find((s) => sameEquations(s.island, island));
+      return { island, solver: known ? Object.assign(known, { island }) : new IslandSolver(island) };
     });
-    this.kept = new Map(solvers.map(({ key, solver }) => [key, solver]));
+    this.kept = solvers.map(({ solver }) => solver);
     const readings = new Map<Converter, ConverterReading>(
       network.converters.map((c) => [c, { outVolts: c.output.volts, inAmps: 0, starved: false }]),
     );
@@ -232,4 +268,24 @@ export class FeedSolver {
     for (const { solver, island } of solvers) for (const p of island.places) volts[p] = solver.voltsAt(p);
     return { volts, sourceAmps: given, converters: readings };
   }
+}
+
+/** Whether two islands differ in nothing but what their loads take and what their sources give. */
+function sameEquations(a: Island, b: Island): boolean {
+  const [p, q] = [a.conductors, b.conductors];
+  const pairs = <T extends Pair>(of: readonly T[], as: readonly T[]): boolean =>
+    of.length === as.length && of.every((o, k) => o.plus === as[k].plus && o.minus === as[k].minus);
+  return (
+    a.places.length === b.places.length &&
+    a.places.every((place, k) => place === b.places[k]) &&
+    p.length === q.length &&
+    p.every((c, k) => c.a === q[k].a && c.b === q[k].b && c.ohms === q[k].ohms) &&
+    pairs(a.sources, b.sources) &&
+    a.sources.every((s, k) => s.ohms === b.sources[k].ohms) &&
+    pairs(a.loads, b.loads) &&
+    pairs(
+      a.feeds.map((c) => c.input),
+      b.feeds.map((c) => c.input),
+    )
+  );
 }

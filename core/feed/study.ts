@@ -23,7 +23,17 @@ export function feedStudy(layout: Layout, solver?: FeedSolver): FeedStudy {
   const fed = hangsOn(layout);
   try {
     const reading = feedReading(layout, solver);
-    return { layout, fed, reading, shorts: shortsOf(layout, reading.network), failure: null };
+    let shorts: ReadonlyMap<string, ShortReading> | null = null;
+    return {
+      layout,
+      fed,
+      reading,
+      // Who asks for volts alone need not wait for a short at every place.
+      get shorts() {
+        return (shorts ??= shortsOf(layout, reading.network));
+      },
+      failure: null,
+    };
   } catch (error) {
     if (!(error instanceof NetworkError) && !(error instanceof CircuitError)) throw error;
     return { layout, fed, reading: null, shorts: new Map(), failure: error.message };
