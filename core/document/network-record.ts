@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { feedWireNames } from '../part/feed-wire';
+import { railNames } from '../part/rail';
 import { wireColours } from '../part/wire-colour';
 import type { WireColour } from '../part/wire-colour';
 import type { Say } from './job-record';
@@ -93,7 +94,8 @@ export const runRecord = z.looseObject({
   to: z.string(),
   /** It begins at the output of the converter it comes from. */
   fromOutput: z.boolean(),
-  wire: z.enum(feedWireNames),
+  /** A wire, or the rails of a piece of track. */
+  wire: z.enum([...feedWireNames, ...railNames]),
   /** Length of one conductor; null for what the plan says, along and across, and some slack. */
   millimetres: z.number().min(1).max(100_000).nullable(),
   plus: z.enum(colours),

@@ -1,5 +1,6 @@
 import { freeId } from '../document/usual-supply';
 import { inOrder } from '../document/in-order';
+import { isRail } from '../part/rail';
 import { supplyKind } from '../supply';
 import { fuseRatings } from './fuse-ratings';
 import { hangsOn } from './hangs-on';
@@ -18,6 +19,12 @@ const FROM_FRONT = 70;
 const GRID = 10;
 const USUAL_WIRE = '24-0.2';
 const DROPPER_WIRE = '16-0.2';
+/** A track's droppers bear what its booster gives. */
+const TRACK_DROPPER_WIRE = '24-0.2';
+const USUAL_RAIL = 'rail-100';
+/** Where a track lies across a board, and how near to the end of the first and last it goes, as shares. */
+const TRACK_DEPTH = 0.4;
+const TRACK_END = 0.06;
 /** A fuse for a bus of that wire, and a plug at a joint of two boards. */
 const BUS_FUSE = 4;
 const usualPlug = { kind: 'plug', ratedAmps: 5, contactOhms: 0.015 } as const;
@@ -116,17 +123,52 @@ export function busAlong(draft: Draft<Layout>, supplyId: string): void {
   });
 }
 
-/** The strip or joint nearest to a spot that hangs on a supply; null where none does. */
+/** Places that lie on a track. */
+export const placesOnRails = ({ network }: Pick<Layout, 'network'>): ReadonlySet<string> =>
+  new Set(Object.values(network.runs).flatMap((r) => (isRail(r.wire) ? [r.from, r.to] : [])));
+
+/**
+ * A track along all boards in their order, its rails joined from board to board, and a dropper on each
+ * board from the nearest joint of its supply, where there is one.
+ */
+export function trackAlong(draft: Draft<Layout>, supplyId: string): void {
+  const boards = inOrder(draft.boards);
+  const on = (k: number, share: number): Spot => {
+    const { xMillimetres, yMillimetres, widthMillimetres, depthMillimetres } = boards[k];
+    // Along the longer side of a board, a little behind its middle.
+    return widthMillimetres >= depthMillimetres
+      ? { x: xMillimetres + share * widthMillimetres, y: yMillimetres + TRACK_DEPTH * depthMillimetres }
+      : { x: xMillimetres + TRACK_DEPTH * widthMillimetres, y: yMillimetres + share * depthMillimetres };
+  };
+  const name = draft.supplies[supplyId].name;
+  let before: string | null = null;
+  const lay = (label: string, spot: Spot): string => {
+    const id = putPlace(draft, label, spot, { kind: 'tap' });
+    if (before !== null) putRun(draft, before, id, { wire: USUAL_RAIL });
+    before = id;
+    return id;
+  };
+  boards.forEach((board, k) => {
+    if (k === 0) lay(`${name}, end at ${board.name}`, on(k, TRACK_END));
+    const middle = lay(`${name}, ${board.name}`, on(k, 0.5));
+    const joint = nearestJoint(draft, supplyId, on(k, 0.5));
+    if (joint !== null) putRun(draft, joint, middle, { wire: TRACK_DROPPER_WIRE });
+    if (k === boards.length - 1) lay(`${name}, end at ${board.name}`, on(k, 1 - TRACK_END));
+  });
+}
+
+/** The strip or joint of wires nearest to a spot that hangs on a supply; null where none does. */
 export function nearestJoint(
   layout: Pick<Layout, 'network' | 'supplies'>,
   supplyId: string | null,
   { x, y }: Spot,
 ): string | null {
   const fed = hangsOn(layout);
+  const onRails = placesOnRails(layout);
   let best: string | null = null;
   let least = Infinity;
   for (const { id, is, xMillimetres, yMillimetres } of inOrder(layout.network.nodes)) {
-    if (is.kind !== 'strip' && is.kind !== 'tap' && is.kind !== 'supply') continue;
+    if ((is.kind !== 'strip' && is.kind !== 'tap' && is.kind !== 'supply') || onRails.has(id)) continue;
     const of = fed.get(id);
     if (!of || of.converter !== null || (supplyId !== null && of.supplyId !== supplyId)) continue;
     // A strip is where one joins; a supply's own terminals only where there is none.

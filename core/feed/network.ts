@@ -1,5 +1,4 @@
-import { conductorOhms } from '../quantity/conductor';
-import { feedWires } from '../part/feed-wire';
+import { runConductors } from '../part/rail';
 import { fuseSpeeds } from '../part/fuse-speed';
 import { supplyKind, type Supply } from '../supply';
 import { jobCurve, lampsCurve, typedCurve, usualVoltsOf, type LoadCurve } from './load-curve';
@@ -154,7 +153,7 @@ export function lowered(layout: Layout): Lowered {
   for (const [id, run] of Object.entries(runs)) {
     const from = (run.fromOutput ? outputs.get(run.from) : undefined) ?? pairs.get(run.from)!;
     const to = pairs.get(run.to)!;
-    const copper = conductorOhms(runMillimetres(layout, run), feedWires[run.wire].squareMillimetres);
+    const copper = (runMillimetres(layout, run) / 1000) * runConductors[run.wire].ohmsPerMetre;
     let [plus, minus] = [copper + 2 * JOINT_OHMS, copper + 2 * JOINT_OHMS];
     for (const end of [run.from, run.to]) {
       const { is } = nodes[end];

@@ -1,4 +1,5 @@
-import { feedWires, warmerBy } from '../part/feed-wire';
+import { warmerBy } from '../part/feed-wire';
+import { runConductors } from '../part/rail';
 import { lightness } from '../light/lightness';
 import { lumensOf, takenAt, type LoadCurve } from './load-curve';
 import type { Conductor, Network, Source } from './network';
@@ -118,7 +119,7 @@ export function feedReading(layout: Layout, solver = new FeedSolver()): FeedRead
       amps,
       dropVolts,
       watts,
-      warmerBy: warmerBy(feedWires[run.wire], Math.abs(amps), run.bundled),
+      warmerBy: warmerBy(runConductors[run.wire], Math.abs(amps), run.bundled),
       open: network.open.has(id),
     });
   }

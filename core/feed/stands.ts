@@ -1,5 +1,6 @@
 import { inOrder } from '../document/in-order';
 import { recordFacts } from '../kinds/records';
+import { isRail } from '../part/rail';
 import { hangsOn } from './hangs-on';
 import type { Layout } from '../document/layout';
 
@@ -19,7 +20,7 @@ export interface Stands {
     readonly jobIds: readonly string[];
     readonly at: Spot;
   }[];
-  /** Pieces of track: from where to where a track's feed runs. */
+  /** Pieces of track: its rails from end to end, or from where to where its feed runs. */
   readonly rails: readonly { readonly supplyId: string; readonly from: Spot; readonly to: Spot }[];
   /** Jobs that stand nowhere yet. */
   readonly nowhere: readonly string[];
@@ -27,7 +28,7 @@ export interface Stands {
 
 /**
  * Where the jobs of a layout stand on its boards: those of the network at their places; what runs on
- * rails along the feed of its track, one train after another.
+ * rails along its track, one train after another.
  */
 export function standsOf(layout: Layout): Stands {
   const { nodes, runs } = layout.network;
@@ -41,10 +42,14 @@ export function standsOf(layout: Layout): Stands {
   const tracks = new Set(
     Object.values(layout.jobs).flatMap((j) => (recordFacts(j.kind).onRails ? [j.supplyId] : [])),
   );
-  const rails = inOrder(runs).flatMap(({ from, to }) => {
+  const laid = new Set(
+    Object.values(runs).flatMap((r) => (isRail(r.wire) ? [fed.get(r.from)?.supplyId] : [])),
+  );
+  const rails = inOrder(runs).flatMap(({ from, to, wire }) => {
     const supplyId = fed.get(from)?.supplyId;
-    if (supplyId === undefined || !tracks.has(supplyId)) return [];
-    return [{ supplyId, from: spot(from), to: spot(to) }];
+    // Where no rails of a track are laid it is drawn along its feed.
+    const isTrack = supplyId !== undefined && (laid.has(supplyId) ? isRail(wire) : tracks.has(supplyId));
+    return isTrack ? [{ supplyId, from: spot(from), to: spot(to) }] : [];
   });
   const coupled = new Set<string>();
   const rows = inOrder(layout.trains).flatMap(({ id, cars }) => {

@@ -55,9 +55,10 @@ export const feedWireNames = Object.keys(feedWires) as [string, ...string[]];
 export const bySection = (): FeedWire[] =>
   Object.values(feedWires).sort((a, b) => a.squareMillimetres - b.squareMillimetres);
 
-/** The next thicker of the same sort, stranded in millimetres or by gauge; null for the thickest. */
+/** The next thicker of the same sort, stranded in millimetres or by gauge; null for the thickest, and for what is no wire. */
 export function nextThicker(id: string): FeedWire | null {
-  const own = feedWires[id];
+  const own = Object.hasOwn(feedWires, id) ? feedWires[id] : null;
+  if (!own) return null;
   const sort = id.startsWith('awg');
   return (
     bySection().find((w) => w.id.startsWith('awg') === sort && w.squareMillimetres > own.squareMillimetres) ??
@@ -66,5 +67,5 @@ export function nextThicker(id: string): FeedWire | null {
 }
 
 /** How much warmer than the room a wire gets: with the square of its current, more in a bundle. Kelvin. */
-export const warmerBy = (wire: FeedWire, amps: number, bundled: boolean): number =>
+export const warmerBy = (wire: Pick<FeedWire, 'bearsAmps'>, amps: number, bundled: boolean): number =>
   WARMER_AT_MOST * (amps / (wire.bearsAmps * (bundled ? BUNDLE_SHARE : 1))) ** 2;

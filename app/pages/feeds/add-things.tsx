@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { supplyFor, type SupplyWish } from '../../../core/study/begin-scenery';
 import { inOrder } from '../../../core/document/in-order';
-import { busAlong, putFed, putPlace, rowOfBoards, type Spot } from '../../../core/feed/begin';
+import { supplyKind } from '../../../core/supply';
+import { busAlong, trackAlong, putFed, putPlace, rowOfBoards, type Spot } from '../../../core/feed/begin';
 import { Button } from 'antd';
 import { CountField } from '../../fields/count-field';
 import { More } from '../../fields/more';
@@ -81,6 +82,8 @@ export function AddThings({ layout, onChoose }: AddThingsProps) {
   };
   const empty = Object.keys(layout.boards).length === 0;
   const bus = busOf ?? (supplies[0] ? OWN + supplies[0].id : `${NEW}0`);
+  const onRails = (choice: string): boolean =>
+    choice.startsWith(OWN) && supplyKind(layout.supplies[choice.slice(OWN.length)]).onTrack;
   const supplyChoices = [
     ...supplies.map((s) => ({ value: OWN + s.id, label: s.name })),
     ...newSupplies.map((s, k) => ({ value: NEW + String(k), label: s.name })),
@@ -128,6 +131,14 @@ export function AddThings({ layout, onChoose }: AddThingsProps) {
             }
           >
             Lay the bus
+          </Button>
+          <Button
+            disabled={empty || !onRails(bus)}
+            onClick={() =>
+              edit('A track along the boards', (draft) => trackAlong(draft, chosenSupply(draft, bus)))
+            }
+          >
+            Lay its track
           </Button>
         </div>
       </More>

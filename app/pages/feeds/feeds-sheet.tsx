@@ -1,6 +1,7 @@
 import { Button, Skeleton } from 'antd';
 import { Link } from 'react-router';
 import { inOrder } from '../../../core/document/in-order';
+import { isRail } from '../../../core/part/rail';
 import { useLayoutStore } from '../../store/layout-store';
 import { useStudy } from '../../workers/use-study';
 import { PlanDrawing } from './plan-drawing';
@@ -20,6 +21,7 @@ const still = (): void => undefined;
 
 function Sheet({ layout }: { readonly layout: Layout }) {
   const { answer: figures } = useStudy('feeds', layout, {});
+  const wires = inOrder(layout.network.runs).filter((run) => !isRail(run.wire));
   return (
     <main className="sheet-page feeds-sheet">
       <div className="button-row no-print">
@@ -47,7 +49,7 @@ function Sheet({ layout }: { readonly layout: Layout }) {
       <h2>Labels</h2>
       <p>Each twice: one for each end, folded round the wires.</p>
       <ul className="feeds-labels">
-        {inOrder(layout.network.runs).flatMap((run) =>
+        {wires.flatMap((run) =>
           [layout.network.nodes[run.to].name, layout.network.nodes[run.from].name].map((other, k) => (
             <li key={`${run.id} ${k}`}>
               <b>{run.label}</b> to {other}

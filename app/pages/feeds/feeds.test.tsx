@@ -3,6 +3,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
 import { feedReading } from '../../../core/feed/reading';
+import { isRail } from '../../../core/part/rail';
 import { useLayoutStore } from '../../store/layout-store';
 import { AddThings } from './add-things';
 import { BoardFields } from './board-fields';
@@ -47,8 +48,11 @@ describe('the plan', () => {
   test('has every board, run and thing, each named for those who listen', () => {
     drawn();
     expect(screen.getByRole('group', { name: 'The boards from above' })).toBeDefined();
+    const tracks = Object.values(now().network.runs).filter((r) => isRail(r.wire));
+    expect(tracks.length).toBeGreaterThan(0);
+    expect(screen.getAllByRole('button', { name: /^Track T/ })).toHaveLength(tracks.length);
     expect(screen.getAllByRole('button', { name: /^Run / })).toHaveLength(
-      Object.keys(now().network.runs).length,
+      Object.keys(now().network.runs).length - tracks.length,
     );
     expect(screen.getByRole('button', { name: /^Boat shed, 11\.\d\d V$/ })).toBeDefined();
     expect(screen.getByText('Quay Street')).toBeDefined();

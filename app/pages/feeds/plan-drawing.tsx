@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { onGrid } from '../../../core/feed/begin';
+import { isRail } from '../../../core/part/rail';
 import { wirePaint } from '../../../core/part/wire-colour';
 import { useRoom } from '../../drawings/use-room';
+import type { PlacedLabel } from '../../drawings/place-words';
 import { planView, type PlanView } from './plan-geometry';
-import { planLabels, type PlacedLabel } from './plan-labels';
+import { planLabels } from './plan-labels';
 import type { FeedFigures } from '../../../core/feed/reading';
 import type { Layout } from '../../../core/document/layout';
 import type { NodeRecord, RunRecord } from '../../../core/document/network-record';
@@ -69,7 +71,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
           </g>
         );
       })}
-      {inOrder(runs).map((run) => (
+      {tracksFirst(inOrder(runs)).map((run) => (
         <Run
           key={run.id}
           run={run}
@@ -94,7 +96,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
       {inOrder(runs).map((run) => (
         <RunLabels
           key={run.id}
-          labels={labels.runs.get(run.id)!}
+          labels={labels.runs.get(run.id) ?? []}
           chosen={chosen?.kind === 'run' && chosen.id === run.id}
           flagged={flagged.has(run.id)}
           onChoose={() => onChoose({ kind: 'run', id: run.id })}
@@ -103,6 +105,12 @@ export function PlanDrawing(props: PlanDrawingProps) {
     </svg>
   );
 }
+
+/** Tracks lie beneath the wires of a drawing, whatever was laid first. */
+const tracksFirst = <R extends RunRecord>(runs: readonly R[]): R[] => [
+  ...runs.filter((r) => isRail(r.wire)),
+  ...runs.filter((r) => !isRail(r.wire)),
+];
 
 interface RunProps {
   readonly run: RunRecord & { readonly id: string };
@@ -114,29 +122,45 @@ interface RunProps {
   readonly onChoose: (chosen: Chosen) => void;
 }
 
-/** A run as it lies: along the boards, then across; both conductors in their colours, beside one another. */
+/** A run as it lies: along the boards, then across, both conductors in their colours beside one another; a track straight from end to end. */
 function Run({ run, from, to, view, chosen, flagged, onChoose }: RunProps) {
   const [x1, y1] = [view.x(from.xMillimetres), view.y(from.yMillimetres)];
   const [x2, y2] = [view.x(to.xMillimetres), view.y(to.yMillimetres)];
   const path = (by: number): string => `M${x1} ${y1 + by}H${x2 + by}V${y2}`;
   const choose = (): void => onChoose({ kind: 'run', id: run.id });
+  const track = isRail(run.wire);
+  const line = `M${x1} ${y1}L${x2} ${y2}`;
   return (
     <g
-      className={['plan-run', chosen && 'chosen', flagged && 'flagged'].filter(Boolean).join(' ')}
+      className={['plan-run', track && 'track', chosen && 'chosen', flagged && 'flagged']
+        .filter(Boolean)
+        .join(' ')}
       role="button"
       tabIndex={0}
-      aria-label={`Run ${run.label}, ${from.name} to ${to.name}`}
+      aria-label={`${track ? 'Track' : 'Run'} ${run.label}, ${from.name} to ${to.name}`}
       aria-pressed={chosen}
       onClick={choose}
       onKeyDown={(e) => {
         if (e.key === 'Enter') choose();
       }}
     >
-      <path d={path(0)} className="grip" />
-      <path d={path(-APART)} className="casing" />
-      <path d={path(APART)} className="casing" />
-      <path d={path(-APART)} stroke={wirePaint[run.plus]} className="wire" />
-      <path d={path(APART)} stroke={wirePaint[run.minus]} className="wire" />
+      {track ? (
+        <>
+          <path d={line} className="grip" />
+          <path d={line} className="sleepers" />
+          <path d={line} className="railheads" />
+          <path d={line} className="between-rails" />
+          <path d={line} className="sleepers over" />
+        </>
+      ) : (
+        <>
+          <path d={path(0)} className="grip" />
+          <path d={path(-APART)} className="casing" />
+          <path d={path(APART)} className="casing" />
+          <path d={path(-APART)} stroke={wirePaint[run.plus]} className="wire" />
+          <path d={path(APART)} stroke={wirePaint[run.minus]} className="wire" />
+        </>
+      )}
     </g>
   );
 }

@@ -1,19 +1,15 @@
 import { inOrder } from '../../../core/document/in-order';
+import {
+  NAME_HEIGHT,
+  NAME_LETTER,
+  placing,
+  roundSign,
+  type Box,
+  type PlacedLabel,
+} from '../../drawings/place-words';
+import { isRail } from '../../../core/part/rail';
 import type { Layout } from '../../../core/document/layout';
 import type { PlanView } from './plan-geometry';
-
-/** A box on the drawing, in pixels, by its middle. */
-export interface Box {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-/** A word or label where it is drawn. */
-export interface PlacedLabel extends Box {
-  readonly text: string;
-}
 
 /** Where the words of a plan go: the name of each place, and the labels of each run. */
 export interface PlanLabels {
@@ -21,33 +17,16 @@ export interface PlanLabels {
   readonly runs: ReadonlyMap<string, readonly PlacedLabel[]>;
 }
 
-/** Width of a letter of a name and of a run's label, and heights, in pixels. */
-const NAME_LETTER = 6.3;
+/** Width of a letter of a run's label, and its height, in pixels. */
 const RUN_LETTER = 6.8;
-const NAME_HEIGHT = 14;
 const RUN_HEIGHT = 15;
 /** The sign of a place takes so much room. */
 const SIGN = { width: 30, height: 20 };
-const MOST_LETTERS = 26;
 /** Shares of a run at which its label may stand, the best first; from beneath one near each end. */
 const ALONG = [0.5, 0.42, 0.58, 0.34, 0.66, 0.26, 0.74, 0.18, 0.82];
 /** A shorter run has one label from beneath as well, in pixels. */
 const TWICE = 110;
 const NEAR = [26, 40, 54, 70, 88, 108, 130, 156];
-
-const overlap = (a: Box, b: Box): number =>
-  Math.max(
-    0,
-    Math.min(a.x + a.width / 2, b.x + b.width / 2) - Math.max(a.x - a.width / 2, b.x - b.width / 2),
-  ) *
-  Math.max(
-    0,
-    Math.min(a.y + a.height / 2, b.y + b.height / 2) - Math.max(a.y - a.height / 2, b.y - b.height / 2),
-  );
-
-/** Words as they are drawn: long ones cut. */
-const shortened = (name: string): string =>
-  name.length > MOST_LETTERS ? `${name.slice(0, MOST_LETTERS - 1)}…` : name;
 
 /**
  * Places the words of a plan so that they cover one another and the signs as little as can be: the labels
@@ -74,15 +53,11 @@ export function planLabels(layout: Layout, view: PlanView, width: number, beneat
       };
     }),
   ];
-  /** Of some boxes that which covers least, the first of equals; it is taken from then on. */
-  const best = <B extends Box>(boxes: readonly B[]): B => {
-    const hides = boxes.map((box) => taken.reduce((sum, t) => sum + overlap(box, t), 0));
-    const found = boxes[hides.indexOf(Math.min(...hides))];
-    taken.push(found);
-    return found;
-  };
+  const best = placing(taken);
   const labels = new Map<string, readonly PlacedLabel[]>();
-  for (const { id, label, from, to } of inOrder(runs)) {
+  for (const { id, label, from, to, wire } of inOrder(runs)) {
+    // A track is no wire one looks for.
+    if (isRail(wire)) continue;
     const [a, b] = [at(from), at(to)];
     const corner = { x: b.x, y: a.y };
     const first = Math.abs(corner.x - a.x);
@@ -110,31 +85,7 @@ export function planLabels(layout: Layout, view: PlanView, width: number, beneat
   const names = new Map<string, PlacedLabel>();
   for (const { id, name, is } of inOrder(nodes)) {
     if (is.kind === 'tap') continue;
-    const text = shortened(name);
-    const wide = NAME_LETTER * text.length;
-    const within = (x: number): number => Math.min(width - wide / 2 - 2, Math.max(wide / 2 + 2, x));
-    const { x, y } = at(id);
-    const aside = SIGN.width / 2 + 4 + wide / 2;
-    names.set(
-      id,
-      best(
-        [
-          { x: within(x), y: y - 17 },
-          { x: within(x), y: y + 19 },
-          { x: within(x + aside), y },
-          { x: within(x - aside), y },
-          { x: within(x + wide / 2), y: y - 17 },
-          { x: within(x - wide / 2), y: y - 17 },
-          { x: within(x + wide / 2), y: y + 19 },
-          { x: within(x - wide / 2), y: y + 19 },
-          { x: within(x), y: y - 32 },
-          { x: within(x), y: y + 34 },
-          { x: within(x + wide / 2), y: y - 32 },
-          { x: within(x - wide / 2), y: y - 32 },
-          { x: within(x), y: y - 46 },
-        ].map((spot) => ({ ...spot, text, width: wide, height: NAME_HEIGHT })),
-      ),
-    );
+    names.set(id, best(roundSign(name, { ...at(id), ...SIGN }, width)));
   }
   return { places: names, runs: labels };
 }

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
-import { feedWires, feedWireNames } from '../../../core/part/feed-wire';
+import { isRail, runConductors } from '../../../core/part/rail';
 import { fuseSpeeds, type FuseSpeedName } from '../../../core/part/fuse-speed';
 import { fuseRatings } from '../../../core/feed/fuse-ratings';
 import { wireColours, type WireColour } from '../../../core/part/wire-colour';
@@ -67,22 +67,29 @@ export function RunFields({ layout, id, run, figures }: RunFieldsProps) {
           onCommit={(label) => set('Label of a run', (own) => void (own.label = label))}
         />
         <SelectField<string>
-          label="Wire"
+          label={isRail(run.wire) ? 'Track' : 'Wire'}
           value={run.wire}
-          options={feedWireNames.map((w) => ({
-            value: w,
-            label: `${feedWires[w].name}: bears ${formatQuantity(feedWires[w].bearsAmps, 'amp')}`,
+          options={Object.entries(runConductors).map(([value, { name, bearsAmps }]) => ({
+            value,
+            label: `${name}: bears ${formatQuantity(bearsAmps, 'amp')}`,
           }))}
           onChange={(wire) => set('Wire of a run', (own) => void (own.wire = wire))}
         />
-        {colour('plus', 'Plus')}
-        {colour('minus', 'Minus')}
+        {!isRail(run.wire) && (
+          <>
+            {colour('plus', 'Plus')}
+            {colour('minus', 'Minus')}
+          </>
+        )}
       </div>
       <SelectField<string>
         label="Length"
         value={run.millimetres === null ? BY_PLAN : 'typed'}
         options={[
-          { value: BY_PLAN, label: `by the plan, with slack: ${reading?.millimetres ?? 0} mm` },
+          {
+            value: BY_PLAN,
+            label: `by the plan${isRail(run.wire) ? '' : ', with slack'}: ${reading?.millimetres ?? 0} mm`,
+          },
           { value: 'typed', label: 'as measured' },
         ]}
         onChange={(to) =>
@@ -94,18 +101,20 @@ export function RunFields({ layout, id, run, figures }: RunFieldsProps) {
       />
       {run.millimetres !== null && (
         <NumberField
-          label="One conductor"
+          label={isRail(run.wire) ? 'Its track' : 'One conductor'}
           unit="millimetre"
           figure={run.millimetres}
           limits={{ least: 1, most: 100_000, range: '1 mm to 100 m' }}
           onCommit={(mm) => set('Length of a run', (own) => void (own.millimetres = mm))}
         />
       )}
-      <CheckField
-        label="In a bundle with others: it bears less"
-        checked={run.bundled}
-        onChange={(on) => set('In a bundle', (own) => void (own.bundled = on))}
-      />
+      {!isRail(run.wire) && (
+        <CheckField
+          label="In a bundle with others: it bears less"
+          checked={run.bundled}
+          onChange={(on) => set('In a bundle', (own) => void (own.bundled = on))}
+        />
+      )}
       {run.parts.map((part, k) => (
         <PartFields
           key={k}

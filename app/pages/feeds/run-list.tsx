@@ -38,7 +38,7 @@ export function RunList({ layout, figures, chosen = null, stale = false, onChoos
         ['From', (r) => r.from, (r) => r.from],
         ['To', (r) => r.to, (r) => r.to],
         ['Wire', (r) => r.wire, (r) => r.wire],
-        ['Colours', (r) => `${r.plus}, ${r.minus}`],
+        ['Colours', (r) => [r.plus, r.minus].filter((c) => c !== '').join(', ')],
         ['Length', (r) => formatQuantity(r.millimetres, 'millimetre'), (r) => r.millimetres],
         ['Through', (r) => r.through],
         [

@@ -8,6 +8,7 @@ import { useJudged } from '../../bench/use-judged';
 import { useRoom } from '../../drawings/use-room';
 import { benchPath, trainPath } from '../../shell/paths';
 import { useStudy } from '../../workers/use-study';
+import { placing, roundSign, type Box, type PlacedLabel } from '../../drawings/place-words';
 import { planView } from '../feeds/plan-geometry';
 import type { Layout } from '../../../core/document/layout';
 import type { HowFar } from '../../../core/build/how-far';
@@ -24,8 +25,6 @@ interface LinePlanProps {
 /** A lamp of so many lumens shines as far round it, in pixels, by night. */
 const glowRadius = (lumens: number): number => Math.min(60, 9 + 26 * Math.sqrt(lumens));
 const CLOSE = 30;
-/** Below this width names stand in two rows. */
-const NARROW = 900;
 
 /** Share of the dark from noon to night: dusk begins past the middle of the slider. */
 const darkness = (hour: number): number => Math.min(1, Math.max(0, (hour - 0.15) / 0.7));
@@ -41,6 +40,30 @@ export function LinePlan({ layout, solved, atMinutes }: LinePlanProps) {
   const dark = darkness(hour);
   const at = ({ x, y }: Spot): { x: number; y: number } => ({ x: view.x(x), y: view.y(y) });
   const isLit = (jobId: string): boolean => atMinutes === null || isLitAt(layout.evening, jobId, atMinutes);
+  const standing: readonly Stood[] = [
+    ...[...stands.jobs].map(([id, spot]): Stood => ({
+      id,
+      jobIds: [id],
+      title: layout.jobs[id].name,
+      to: benchPath(id),
+      at: at(spot),
+      onRails: false,
+    })),
+    ...stands.onTrack.map(({ trainId, jobIds, at: spot }): Stood => ({
+      id: trainId ?? jobIds[0],
+      jobIds,
+      title: trainId === null ? layout.jobs[jobIds[0]].name : layout.trains[trainId].name,
+      to: trainId === null ? benchPath(jobIds[0]) : trainPath(trainId),
+      at: at(spot),
+      onRails: true,
+    })),
+  ];
+  const sign = (s: Stood): Box => ({ ...s.at, width: 2 * halfWide(s) + 4, height: 16 });
+  const pin = (s: Stood): Box => ({ x: s.at.x + halfWide(s), y: s.at.y - 14, width: 16, height: 20 });
+  const place = placing(standing.flatMap((s) => [sign(s), pin(s)]));
+  const names = new Map(
+    standing.map((s) => [s.id, place(belowFirst(roundSign(s.title, sign(s), room.width)))]),
+  );
   return (
     <section
       className="line-plan"
@@ -87,35 +110,20 @@ export function LinePlan({ layout, solved, atMinutes }: LinePlanProps) {
           const [a, b] = [at(from), at(to)];
           return <path key={i} className="track" d={`M${a.x} ${a.y}L${b.x} ${b.y}`} />;
         })}
-        {[...stands.jobs].map(([jobId, spot], i) => (
+        <g aria-hidden="true">
+          {standing.map((s) => (
+            <Glow key={s.id} {...s} solved={solved} dark={dark} isLit={isLit} />
+          ))}
+        </g>
+        {standing.map((s) => (
           <Standing
-            key={jobId}
+            key={s.id}
             layout={layout}
-            jobIds={[jobId]}
-            name={layout.jobs[jobId].name}
-            to={benchPath(jobId)}
-            at={at(spot)}
-            below={room.width < NARROW && i % 2 === 1 ? 36 : 22}
+            {...s}
+            name={names.get(s.id)!}
             solved={solved}
-            dark={dark}
             isLit={isLit}
             far={far}
-          />
-        ))}
-        {stands.onTrack.map((row) => (
-          <Standing
-            key={row.trainId ?? row.jobIds[0]}
-            layout={layout}
-            jobIds={row.jobIds}
-            name={row.trainId === null ? layout.jobs[row.jobIds[0]].name : layout.trains[row.trainId].name}
-            to={row.trainId === null ? benchPath(row.jobIds[0]) : trainPath(row.trainId)}
-            at={at(row.at)}
-            below={19}
-            solved={solved}
-            dark={dark}
-            isLit={isLit}
-            far={far}
-            onRails
           />
         ))}
       </svg>
@@ -129,50 +137,78 @@ export function LinePlan({ layout, solved, atMinutes }: LinePlanProps) {
   );
 }
 
-interface StandingProps {
-  readonly layout: Layout;
+/** A job or a train where it stands, in pixels. */
+interface Stood {
+  readonly id: string;
   readonly jobIds: readonly string[];
-  readonly name: string;
+  readonly title: string;
   readonly to: string;
   readonly at: Spot;
-  /** Where its name stands, in pixels. */
-  readonly below: number;
-  readonly solved: SolvedJobs;
-  readonly dark: number;
-  readonly isLit: (jobId: string) => boolean;
-  readonly far: Readonly<Record<string, HowFar>> | null;
-  readonly onRails?: boolean;
+  readonly onRails: boolean;
 }
 
-/** One thing where it stands: its glow, its name, how far it is, and a pin where something needs attention. */
-function Standing(props: StandingProps) {
-  const { layout, jobIds, name, to, at, below, solved, dark, isLit, far, onRails = false } = props;
-  const glows = jobIds
+const halfWide = ({ onRails, jobIds }: Stood): number => (onRails ? 9 + 5 * jobIds.length : 9);
+
+/** A thing's name stands under it where there is room. */
+const belowFirst = ([over, under, ...others]: readonly PlacedLabel[]): PlacedLabel[] => [
+  under,
+  over,
+  ...others,
+];
+
+interface Lit {
+  readonly solved: SolvedJobs;
+  readonly isLit: (jobId: string) => boolean;
+}
+
+/** What shines at a place. */
+const glowsOf = ({ jobIds, solved, isLit }: Pick<Stood, 'jobIds'> & Lit) =>
+  jobIds
     .filter(isLit)
     .flatMap((id) => solved.get(id)?.readings ?? [])
     .map(glowOf)
     .filter((g) => g.colour !== null);
+
+/** The light round one thing, under all names. */
+function Glow({ id, at, onRails, dark, ...of }: Stood & Lit & { readonly dark: number }) {
+  const glows = glowsOf(of);
+  return (
+    <g transform={`translate(${at.x} ${at.y})`} data-glow={id}>
+      {glows.map((g, i) => (
+        <circle
+          key={i}
+          cx={onRails ? (i - (glows.length - 1) / 2) * 10 : 0}
+          r={glowRadius(g.lumens)}
+          fill={g.colour!}
+          opacity={0.12 + 0.4 * dark}
+          className="glow"
+        />
+      ))}
+    </g>
+  );
+}
+
+interface StandingProps extends Stood, Lit {
+  readonly layout: Layout;
+  readonly name: PlacedLabel;
+  readonly far: Readonly<Record<string, HowFar>> | null;
+}
+
+/** One thing where it stands: its name, how far it is, and a pin where something needs attention. */
+function Standing(props: StandingProps) {
+  const { layout, jobIds, name, to, at, far, onRails } = props;
+  const glows = glowsOf(props);
   const states = jobIds.map((id) => far?.[id] ?? 'planned');
   const state: HowFar = states.every((s) => s === 'done')
     ? 'done'
     : states.some((s) => s !== 'planned')
       ? 'in hand'
       : 'planned';
-  const wide = onRails ? 9 + 5 * jobIds.length : 9;
+  const wide = halfWide(props);
   return (
     <Link to={to} className={`standing ${state.replace(' ', '-')}`} aria-description={state}>
       <g transform={`translate(${at.x} ${at.y})`}>
         <rect className="touch" x={-CLOSE / 2} y={-CLOSE / 2} width={CLOSE} height={CLOSE} />
-        {glows.map((g, i) => (
-          <circle
-            key={i}
-            cx={onRails ? (i - (glows.length - 1) / 2) * 10 : 0}
-            r={glowRadius(g.lumens)}
-            fill={g.colour!}
-            opacity={0.12 + 0.4 * dark}
-            className="glow"
-          />
-        ))}
         <rect
           className="thing"
           x={-wide}
@@ -182,8 +218,8 @@ function Standing(props: StandingProps) {
           rx={3}
           fill={glows.length > 0 ? glows[0].colour! : '#46544f'}
         />
-        <text y={below} textAnchor="middle">
-          {name}
+        <text x={name.x - at.x} y={name.y - at.y + 4} textAnchor="middle">
+          {name.text}
         </text>
         <Pins layout={layout} jobIds={jobIds} x={wide} />
       </g>

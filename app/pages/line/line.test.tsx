@@ -60,7 +60,7 @@ describe('the line in plan', () => {
     }).layout;
     const glows = (at: number | null): number => {
       drawn(at, layout);
-      const count = screen.getByRole('link', { name: /^Quay lamps/ }).querySelectorAll('.glow').length;
+      const count = document.querySelectorAll('[data-glow="quay-lamps"] .glow').length;
       cleanup();
       return count;
     };

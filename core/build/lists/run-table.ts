@@ -1,5 +1,5 @@
 import { inOrder } from '../../document/in-order';
-import { feedWires } from '../../part/feed-wire';
+import { isRail, runConductors } from '../../part/rail';
 import { fuseSpeeds } from '../../part/fuse-speed';
 import { formatQuantity } from '../../quantity/format';
 import { writeCsv } from './csv';
@@ -14,6 +14,7 @@ export interface RunRow {
   readonly from: string;
   readonly to: string;
   readonly wire: string;
+  /** Colours; empty for the rails of a track. */
   readonly plus: string;
   readonly minus: string;
   readonly millimetres: number;
@@ -49,15 +50,15 @@ export function runTable(layout: Layout, reading: FeedFigures | null): RunRow[] 
       label: run.label,
       from: `${nodes[run.from].name}${run.fromOutput ? ', output' : ''}`,
       to: nodes[run.to].name,
-      wire: feedWires[run.wire].name,
-      plus: run.plus,
-      minus: run.minus,
+      wire: runConductors[run.wire].name,
+      plus: isRail(run.wire) ? '' : run.plus,
+      minus: isRail(run.wire) ? '' : run.minus,
       millimetres,
       through: run.parts.map(partWords).join(', '),
       volts: reading?.places.get(run.to)?.volts ?? null,
       amps: solved?.amps ?? null,
       dropVolts: solved?.dropVolts ?? null,
-      price: (2 * millimetres * feedWires[run.wire].metrePrice) / 1000,
+      price: (2 * millimetres * (runConductors[run.wire].metrePrice ?? 0)) / 1000,
     };
   });
 }

@@ -7,6 +7,7 @@ import { jointReach } from './joint-reach';
 import { notFed } from './not-fed';
 import { runColours } from './run-colours';
 import { shortNotCleared } from './short-not-cleared';
+import { trackVolts } from './track-volts';
 import { suppliesJoined } from './supplies-joined';
 import { supplyLoaded } from './supply-loaded';
 import { wireAndFuse, wireTooThin } from './wire-and-fuse';
@@ -24,6 +25,7 @@ export const feedRules: readonly FeedRule[] = [
   contactOverload,
   converterLimits,
   dimmerFarOut,
+  trackVolts,
   notFed,
   jointReach,
   runColours,

@@ -1,5 +1,6 @@
 import { change } from '../../document/patch';
 import { bySection, feedWires, type FeedWire } from '../../part/feed-wire';
+import { isRail } from '../../part/rail';
 import { feedStudy, type FeedStudy } from '../../feed/study';
 import { fuseRatings } from '../../feed/fuse-ratings';
 import { hangsOn } from '../../feed/hangs-on';
@@ -30,11 +31,11 @@ const MOST_ROUNDS = 200;
 /** Stranded wires from the thinnest on. */
 const ladder = (): FeedWire[] => bySection().filter((w) => !w.id.startsWith('awg'));
 
-/** The runs of a supply, as far as its converters. */
+/** The wires of a supply, as far as its converters; track is no wire. */
 export function runsOf(layout: Layout, supplyId: string): string[] {
   const on = hangsOn(layout);
   return Object.entries(layout.network.runs).flatMap(([id, run]) =>
-    on.get(run.fromOutput ? run.to : run.from)?.supplyId === supplyId ? [id] : [],
+    !isRail(run.wire) && on.get(run.fromOutput ? run.to : run.from)?.supplyId === supplyId ? [id] : [],
   );
 }
 

@@ -1,3 +1,4 @@
+import { isRail } from '../../part/rail';
 import { runPath, type FeedRule } from './feed-rule';
 import type { FeedStudy } from '../../feed/study';
 import type { WireColour } from '../../part/wire-colour';
@@ -12,6 +13,7 @@ interface Meaning {
 function meanings({ layout, fed }: FeedStudy): Map<string, Record<'plus' | 'minus', Meaning>> {
   return new Map(
     Object.entries(layout.network.runs).flatMap(([id, run]) => {
+      if (isRail(run.wire)) return [];
       const of = fed.get(run.fromOutput ? run.to : run.from);
       if (of === undefined) return [];
       const { converter, supplyId } = of;

@@ -1,5 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
-import { BUNDLE_SHARE, bySection, feedWires } from '../../part/feed-wire';
+import { BUNDLE_SHARE, bySection } from '../../part/feed-wire';
+import { isRail, runConductors } from '../../part/rail';
 import { guardedPlaces, type FeedStudy, type Guarded } from '../../feed/study';
 import { fuseRatings } from '../../feed/fuse-ratings';
 import { runPath, type FeedRule } from './feed-rule';
@@ -9,7 +10,7 @@ import type { RunPart, RunRecord } from '../../document/network-record';
 
 /** What a wire of a run bears where it lies. */
 export const bearsOf = ({ wire, bundled }: Pick<RunRecord, 'wire' | 'bundled'>): number =>
-  feedWires[wire].bearsAmps * (bundled ? BUNDLE_SHARE : 1);
+  runConductors[wire].bearsAmps * (bundled ? BUNDLE_SHARE : 1);
 
 /** A fuse is chosen this much above what flows (common practice, no source). */
 const ABOVE = 1.4;
@@ -32,13 +33,14 @@ interface Lot {
 /** Thicker wire in some runs, the next that bears so much; none where none does. */
 function thicker(layout: Layout, ids: readonly string[], needs: number): Cure[] {
   const { wire, bundled } = layout.network.runs[ids[0]];
+  if (isRail(wire)) return [];
   const next = bySection().find(
     (w) => w.id.startsWith('awg') === wire.startsWith('awg') && bearsOf({ wire: w.id, bundled }) >= needs,
   );
   if (!next) return [];
   return [
     {
-      label: `${next.name} instead of ${feedWires[wire].name}${ids.length > 1 ? ` in ${ids.length} runs` : ''}`,
+      label: `${next.name} instead of ${runConductors[wire].name}${ids.length > 1 ? ` in ${ids.length} runs` : ''}`,
       recipe: (draft) => {
         for (const id of ids) draft.network.runs[id].wire = next.id;
       },
@@ -61,7 +63,7 @@ export const wireTooThin: FeedRule = {
           id: `wire-too-thin ${id}`,
           severity: 'stop' as const,
           title: `${run.label}: the wire is too thin for what flows`,
-          sentence: `${formatQuantity(flows, 'amp')} flow in ${feedWires[run.wire].name}, which bears ${formatQuantity(bears, 'amp')}${run.bundled ? ' in a bundle' : ''}: some ${warmerBy.toFixed(0)} K warmer than the room.`,
+          sentence: `${formatQuantity(flows, 'amp')} flow in ${runConductors[run.wire].name}, which bears ${formatQuantity(bears, 'amp')}${run.bundled ? ' in a bundle' : ''}: some ${warmerBy.toFixed(0)} K warmer than the room.`,
           reason: 'A wire that is warm all evening ages its insulation, and softens what lies on it.',
           paths: [runPath(id)],
           terminals: [],
@@ -101,7 +103,7 @@ export const wireAndFuse: FeedRule = {
       const run = layout.network.runs[ids[0]];
       const fuse = far.fuses.at(0);
       const guard = fuse?.amps ?? far.short.limitAmps;
-      const wire = `${feedWires[run.wire].name}${run.bundled ? ' in a bundle' : ''}`;
+      const wire = `${runConductors[run.wire].name}${run.bundled ? ' in a bundle' : ''}`;
       const through = fuse ? Math.abs(reading.runs.get(fuse.run)!.amps) : flows;
       const rating = fuseRatings.filter((r) => r <= bears && r >= ABOVE * through).at(-1);
       const more = ids.length > 1 ? ` and ${ids.length - 1} more` : '';
