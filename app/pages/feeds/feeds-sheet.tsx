@@ -1,6 +1,9 @@
 import { Button, Skeleton } from 'antd';
 import { Link } from 'react-router';
 import { inOrder } from '../../../core/document/in-order';
+import { holesOf, type Hole } from '../../../core/feed/holes';
+import { formatQuantity } from '../../../core/quantity/format';
+import { FigureTable } from '../../fields/figure-table';
 import { isRail } from '../../../core/part/rail';
 import { useLayoutStore } from '../../store/layout-store';
 import { useStudy } from '../../workers/use-study';
@@ -21,6 +24,7 @@ const still = (): void => undefined;
 
 function Sheet({ layout }: { readonly layout: Layout }) {
   const { answer: figures } = useStudy('feeds', layout, {});
+  const holes = holesOf(layout);
   const wires = inOrder(layout.network.runs).filter((run) => !isRail(run.wire));
   return (
     <main className="sheet-page feeds-sheet">
@@ -44,6 +48,44 @@ function Sheet({ layout }: { readonly layout: Layout }) {
         onChoose={still}
         onMove={still}
       />
+      {holes.length > 0 && (
+        <>
+          <h2>Holes through the boards</h2>
+          <p>
+            Measured from beneath; they clear a frame of 20 mm along the edges. Look before drilling what else
+            lies there.
+          </p>
+          <FigureTable<Hole>
+            label="Holes through the boards"
+            rows={holes}
+            rowKey={(h) => h.place}
+            columns={[
+              ['For', (h) => layout.network.nodes[h.place].name],
+              ['Board', (h) => layout.boards[h.board].name],
+              [
+                'From the left',
+                (h) => {
+                  const { xMillimetres, widthMillimetres } = layout.boards[h.board];
+                  return formatQuantity(xMillimetres + widthMillimetres - h.x, 'millimetre');
+                },
+              ],
+              [
+                'From the front',
+                (h) => {
+                  const { yMillimetres, depthMillimetres } = layout.boards[h.board];
+                  return formatQuantity(yMillimetres + depthMillimetres - h.y, 'millimetre');
+                },
+              ],
+              ['Drill', (h) => formatQuantity(h.drillMillimetres, 'millimetre')],
+              [
+                '',
+                (h) =>
+                  h.moved > 0 ? `${formatQuantity(h.moved, 'millimetre')} aside, clear of the frame` : '',
+              ],
+            ]}
+          />
+        </>
+      )}
       <h2>Runs</h2>
       <RunList layout={layout} figures={figures} />
       <h2>Labels</h2>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { onGrid } from '../../../core/feed/begin';
 import { isRail } from '../../../core/part/rail';
+import { holesOf, standsAbove } from '../../../core/feed/holes';
 import { wirePaint } from '../../../core/part/wire-colour';
 import { useRoom } from '../../drawings/use-room';
 import type { PlacedLabel } from '../../drawings/place-words';
@@ -83,6 +84,18 @@ export function PlanDrawing(props: PlanDrawingProps) {
           onChoose={onChoose}
         />
       ))}
+      {beneath &&
+        holesOf(layout).map(({ place, x, y }) => (
+          <g
+            key={place}
+            className="plan-hole"
+            transform={`translate(${view.x(x)} ${view.y(y)})`}
+            aria-hidden="true"
+          >
+            <circle r={6.5} />
+            <path d="M-9 0H9M0 -9V9" />
+          </g>
+        ))}
       {inOrder(nodes).map((node) => (
         <Place
           key={node.id}
@@ -197,7 +210,18 @@ interface PlaceProps extends PlanDrawingProps {
 }
 
 /** A thing where it stands: dragged by hand, or moved by the arrow keys. */
-function Place({ node, view, name, reading, chosen, flagged, onChoose, onMove }: PlaceProps) {
+function Place({
+  layout,
+  beneath,
+  node,
+  view,
+  name,
+  reading,
+  chosen,
+  flagged,
+  onChoose,
+  onMove,
+}: PlaceProps) {
   const [drag, setDrag] = useState<{
     readonly grip: readonly [number, number];
     readonly by: readonly [number, number];
@@ -219,7 +243,13 @@ function Place({ node, view, name, reading, chosen, flagged, onChoose, onMove }:
   const volts = reading && node.is.kind !== 'supply' ? `, ${reading.volts.toFixed(2)} V` : '';
   return (
     <g
-      className={['plan-place', node.is.kind, own && 'chosen', flagged.has(node.id) && 'flagged']
+      className={[
+        'plan-place',
+        node.is.kind,
+        beneath && standsAbove(layout, node.id) && 'hidden',
+        own && 'chosen',
+        flagged.has(node.id) && 'flagged',
+      ]
         .filter(Boolean)
         .join(' ')}
       transform={`translate(${x} ${y})`}

@@ -1,4 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
+import { boardAt } from '../../feed/board-at';
+import { standsAbove } from '../../feed/holes';
 import { placePath, type FeedRule } from './feed-rule';
 import type { Judgement } from '../finding';
 import type { BoardRecord } from '../../document/network-record';
@@ -16,43 +18,36 @@ const reachOf = (y: number, board: BoardRecord): number =>
 export const jointReach: FeedRule = {
   id: 'joint-reach',
   judge({ layout }) {
-    return Object.entries(layout.network.nodes).flatMap(
-      ([id, { is, name, xMillimetres: x, yMillimetres: y }]): Judgement[] => {
-        if (is.kind !== 'strip' && is.kind !== 'tap' && is.kind !== 'converter') return [];
-        const over = Object.values(layout.boards).filter(
-          (b) =>
-            x >= b.xMillimetres &&
-            x <= b.xMillimetres + b.widthMillimetres &&
-            y >= b.yMillimetres &&
-            y <= b.yMillimetres + b.depthMillimetres,
-        );
-        const board = over.at(0);
-        if (!board) return [];
-        const reach = reachOf(y, board);
-        if (reach <= REACH) return [];
-        return [
-          {
-            id: `joint-reach ${id}`,
-            severity: 'mind',
-            title: `Nobody reaches ${name}`,
-            sentence: `It lies ${formatQuantity(reach, 'millimetre')} under ${board.name} from its nearer edge; an arm reaches some ${formatQuantity(REACH, 'millimetre')}.`,
-            reason: 'A joint that is out of reach is out of reach on the evening on which it fails.',
-            paths: [placePath(id)],
-            terminals: [],
-            subject: { part: id },
-            figures: [{ is: reach, limit: REACH, unit: 'millimetre' }],
-            cures: [
-              {
-                label: 'Near the front edge',
-                recipe: (draft) => {
-                  draft.network.nodes[id].yMillimetres =
-                    board.yMillimetres + board.depthMillimetres - BEHIND_FRONT;
-                },
+    return Object.entries(layout.network.nodes).flatMap(([id, node]): Judgement[] => {
+      const { is, name, yMillimetres: y } = node;
+      if (is.kind !== 'strip' && is.kind !== 'tap' && is.kind !== 'converter') return [];
+      const under = boardAt(layout, node);
+      if (under === null || standsAbove(layout, id)) return [];
+      const board = layout.boards[under];
+      const reach = reachOf(y, board);
+      if (reach <= REACH) return [];
+      return [
+        {
+          id: `joint-reach ${id}`,
+          severity: 'mind',
+          title: `Nobody reaches ${name}`,
+          sentence: `It lies ${formatQuantity(reach, 'millimetre')} under ${board.name} from its nearer edge; an arm reaches some ${formatQuantity(REACH, 'millimetre')}.`,
+          reason: 'A joint that is out of reach is out of reach on the evening on which it fails.',
+          paths: [placePath(id)],
+          terminals: [],
+          subject: { part: id },
+          figures: [{ is: reach, limit: REACH, unit: 'millimetre' }],
+          cures: [
+            {
+              label: 'Near the front edge',
+              recipe: (draft) => {
+                draft.network.nodes[id].yMillimetres =
+                  board.yMillimetres + board.depthMillimetres - BEHIND_FRONT;
               },
-            ],
-          },
-        ];
-      },
-    );
+            },
+          ],
+        },
+      ];
+    });
   },
 };
