@@ -26,7 +26,12 @@ export type BoardRecord = z.infer<typeof boardRecord>;
 /** What a node of the network is. */
 const nodePart = z.discriminatedUnion('kind', [
   /** A supply of the layout, as it stands under the boards. */
-  z.looseObject({ kind: z.literal('supply'), supplyId: z.string() }),
+  z.looseObject({
+    kind: z.literal('supply'),
+    supplyId: z.string(),
+    /** Its minus is joined to the common return, with that of every other supply of which this is said. */
+    joinsMinus: z.boolean().optional(),
+  }),
   /** Numbered terminals, a hub's sockets or a bus bar: what lies together is joined. */
   z.looseObject({
     kind: z.literal('strip'),

@@ -7,6 +7,7 @@ import { usualSupply } from '../document/usual-supply';
 import { judgeNetwork } from '../finding/feed/judge-network';
 import { planWires } from '../finding/feed/plan-wires';
 import { runTable } from '../build/lists/run-table';
+import { supplyKind } from '../supply';
 import { feedWires, nextThicker } from '../part/feed-wire';
 import { isRail, rails, runConductors } from '../part/rail';
 import { busAlong, rowOfBoards, trackAlong } from './begin';
@@ -172,5 +173,47 @@ describe('a track laid along the boards', () => {
         at(r.to).yMillimetres,
       ]),
     );
+  });
+});
+
+describe('a common return', () => {
+  /** Two supplies with wires of their own, both on the common return or one alone. */
+  const shared = (kind: 'dcc-track' | 'dc-track' | 'ac-track' | 'layout-bus', both = true): Layout =>
+    change(withBus(12, 5), (draft) => {
+      draft.supplies.other = { ...usualSupply(kind, 'H0', 1), name: 'Other' } as never;
+      addPlace(draft, 'bus', 0, 0, { kind: 'supply', supplyId: 'bus', joinsMinus: true });
+      addPlace(draft, 'other', 500, 0, { kind: 'supply', supplyId: 'other', joinsMinus: both });
+      addPlace(draft, 'one', 0, 300, { kind: 'tap' });
+      addPlace(draft, 'two', 500, 300, { kind: 'tap' });
+      addRun(draft, 'bus', 'one');
+      addRun(draft, 'other', 'two');
+    }).layout;
+  const told = (layout: Layout) => found(layout, 'common-return');
+
+  test.each([
+    // Common practice, no source: throttles have shared a return where their units are isolated, boosters never.
+    ['dc-track', 'mind'],
+    ['dcc-track', 'stop'],
+    ['ac-track', 'stop'],
+  ] as const)('is told of where %s changes its sides: %s', (kind, severity) => {
+    const [finding, ...more] = told(shared(kind));
+    expect(more).toEqual([]);
+    expect(finding.severity).toBe(severity);
+    // In series: what the one gives at its highest and what the other does.
+    const layout = shared(kind);
+    const highest = (id: string) => supplyKind(layout.supplies[id]).highestVolts(layout.supplies[id]);
+    expect(finding.figures[0].is).toBeCloseTo(highest('bus') + highest('other'), 9);
+    const cured = changedBy(layout, finding.remedies[0].patches).layout;
+    expect(told(cured)).toEqual([]);
+    expect(cured.network.nodes.bus.is).toMatchObject({ joinsMinus: true });
+  });
+  test('of two that keep their sides, or of one alone, is nothing to tell', () => {
+    expect(told(shared('layout-bus'))).toEqual([]);
+    expect(told(shared('dcc-track', false))).toEqual([]);
+  });
+  test('stands in the file, and a file without the word has none', () => {
+    const read = readLayout(writeLayout(shared('dc-track')));
+    expect(read.ok && read.layout.network.nodes.other.is).toMatchObject({ joinsMinus: true });
+    expect(told(track(1, 'rail-100'))).toEqual([]);
   });
 });

@@ -4,6 +4,7 @@ import { dropPlace, putRun } from '../../../core/feed/begin';
 import { inOrder } from '../../../core/document/in-order';
 import { lampTypes } from '../../../core/document/lamp-type';
 import { formatQuantity } from '../../../core/quantity/format';
+import { CheckField } from '../../fields/check-field';
 import { CountField } from '../../fields/count-field';
 import { NumberField } from '../../fields/number-field';
 import { SelectField } from '../../fields/select-field';
@@ -102,14 +103,23 @@ function PartFields({
   switch (is.kind) {
     case 'supply':
       return (
-        <SelectField<string>
-          label="Supply"
-          value={is.supplyId}
-          options={inOrder(layout.supplies)
-            .filter((s) => s.kind !== 'cell')
-            .map((s) => ({ value: s.id, label: s.name }))}
-          onChange={(supplyId) => set('supply', 'Supply of a place', (own) => void (own.supplyId = supplyId))}
-        />
+        <>
+          <SelectField<string>
+            label="Supply"
+            value={is.supplyId}
+            options={inOrder(layout.supplies)
+              .filter((s) => s.kind !== 'cell')
+              .map((s) => ({ value: s.id, label: s.name }))}
+            onChange={(supplyId) =>
+              set('supply', 'Supply of a place', (own) => void (own.supplyId = supplyId))
+            }
+          />
+          <CheckField
+            label="Its minus is joined to the common return"
+            checked={is.joinsMinus ?? false}
+            onChange={(on) => set('supply', 'Common return', (own) => void (own.joinsMinus = on))}
+          />
+        </>
       );
     case 'strip':
       return (

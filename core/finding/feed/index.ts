@@ -1,3 +1,4 @@
+import { commonReturn } from './common-return';
 import { contactOverload } from './contact-overload';
 import { converterLimits } from './converters';
 import { dimmerFarOut } from './dimmer-far-out';
@@ -17,6 +18,7 @@ import type { FeedRule } from './feed-rule';
 export const feedRules: readonly FeedRule[] = [
   feedNoAnswer,
   suppliesJoined,
+  commonReturn,
   supplyLoaded,
   inrushTogether,
   wireTooThin,
