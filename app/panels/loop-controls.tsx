@@ -1,5 +1,7 @@
 import { Button } from 'antd';
-import { useRef, useState, type PointerEvent } from 'react';
+import { useDrag } from '@use-gesture/react';
+import { useRef, useState } from 'react';
+import { byHand } from '../drawings/by-hand';
 import { SliderField } from '../fields/slider-field';
 import { LOOP_MILLIMETRES, useRunStore, type JobHand } from '../store/run-store';
 import { DIRECTION, type Direction } from '../../core/supply/state';
@@ -32,12 +34,12 @@ export function LoopControls({ jobId, hand, direction, live, scale }: LoopContro
     setInput(id, DIRECTION, runs);
   };
   const bar = useRef<HTMLDivElement>(null);
-  const [from, setFrom] = useState<number | null>(null);
-  const [to, setTo] = useState(0);
+  /** What is being painted, from the press on. */
+  const [under, setUnder] = useState<readonly [from: number, to: number] | null>(null);
   const { playing, kilometresPerHour, stretches } = hand;
-  const placeOf = (event: PointerEvent): number => {
+  const placeOf = (clientX: number): number => {
     const box = bar.current!.getBoundingClientRect();
-    const share = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width));
+    const share = Math.min(1, Math.max(0, (clientX - box.left) / box.width));
     return Math.round((share * LOOP_MILLIMETRES) / GRAIN_MILLIMETRES) * GRAIN_MILLIMETRES;
   };
   const paint = (a: number, b: number, kind: DirtyStretch['kind'] = 'dirty'): void => {
@@ -55,6 +57,11 @@ export function LoopControls({ jobId, hand, direction, live, scale }: LoopContro
     const at = (500 + stretches.length * 370) % (LOOP_MILLIMETRES - PATCH_MILLIMETRES);
     paint(at, at + PATCH_MILLIMETRES, kind);
   };
+  const drag = useDrag(({ initial: [from], xy: [to], last, tap }) => {
+    const over = [placeOf(from), placeOf(to)] as const;
+    setUnder(last ? null : over);
+    if (last && !tap) paint(...over);
+  }, byHand);
   const share = (mm: number): string => `${(100 * mm) / LOOP_MILLIMETRES}%`;
   return (
     <section className="loop" aria-label="Run it on a loop">
@@ -79,29 +86,15 @@ export function LoopControls({ jobId, hand, direction, live, scale }: LoopContro
           Clean
         </Button>
       </div>
-      <div
-        ref={bar}
-        className="loop-bar"
-        title="Drag along the loop to paint dirt on the rails"
-        onPointerDown={(e) => {
-          e.currentTarget.setPointerCapture(e.pointerId);
-          setFrom(placeOf(e));
-          setTo(placeOf(e));
-        }}
-        onPointerMove={(e) => from !== null && setTo(placeOf(e))}
-        onPointerUp={(e) => {
-          if (from !== null) paint(from, placeOf(e));
-          setFrom(null);
-        }}
-      >
+      <div ref={bar} className="loop-bar" title="Drag along the loop to paint dirt on the rails" {...drag()}>
         {[
           ...stretches,
-          ...(from === null
+          ...(under === null
             ? []
             : [
                 {
-                  fromMillimetres: Math.min(from, to),
-                  toMillimetres: Math.max(from, to),
+                  fromMillimetres: Math.min(...under),
+                  toMillimetres: Math.max(...under),
                   kind: 'dirty' as const,
                 },
               ]),

@@ -35,7 +35,7 @@ import type { PlannedWires } from '../../core/finding/feed/plan-wires';
 import type { RigStudy } from '../../core/overhead/study';
 import type { HowFar } from '../../core/build/how-far';
 import type { FeedFigures } from '../../core/feed/reading';
-import type { FeedSolver } from '../../core/feed/solve';
+import type { FeedStudy } from '../../core/feed/study';
 import type { TrainInrush } from '../../core/study/train-inrush';
 
 /** A job, on another supply than its own where one is named. */
@@ -80,7 +80,7 @@ function solverOf(layout: Layout, of: OfJob): Solver {
   return solver;
 }
 /** Keeps the order of elimination of the network from one edit to the next. */
-let feedSolver: FeedSolver | undefined;
+let studied: ((layout: Layout) => FeedStudy) | undefined;
 /** Charges of the last answer of a job: a guess for the next, which changes how fast it comes, not what it is. */
 const lastStored = new Map<string, Float64Array>();
 
@@ -176,11 +176,8 @@ export const questions = {
   },
   /** The power under the boards, solved; null where it has no answer. */
   async feeds(layout: Layout): Promise<FeedFigures | null> {
-    const [{ feedStudy }, { FeedSolver }] = await Promise.all([
-      import('../../core/feed/study'),
-      import('../../core/feed/solve'),
-    ]);
-    const { reading } = feedStudy(layout, (feedSolver ??= new FeedSolver()));
+    const { feedStudies } = await import('../../core/feed/study');
+    const { reading } = (studied ??= feedStudies())(layout);
     return (
       reading && {
         places: reading.places,

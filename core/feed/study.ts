@@ -3,7 +3,7 @@ import { hangsOn, type HangsOn } from './hangs-on';
 import { NetworkError } from './network';
 import { feedReading, type FeedReading } from './reading';
 import { shortsOf, type ShortReading } from './short';
-import type { FeedSolver } from './solve';
+import { FeedSolver } from './solve';
 import type { Layout } from '../document/layout';
 
 /** What rules of the network are told. */
@@ -38,6 +38,12 @@ export function feedStudy(layout: Layout, solver?: FeedSolver): FeedStudy {
     if (!(error instanceof NetworkError) && !(error instanceof CircuitError)) throw error;
     return { layout, fed, reading: null, shorts: new Map(), failure: error.message };
   }
+}
+
+/** Studies one layout after another, keeping what an edit leaves as it was. */
+export function feedStudies(): (layout: Layout) => FeedStudy {
+  const solver = new FeedSolver();
+  return (layout) => feedStudy(layout, solver);
 }
 
 /** Places and runs behind a place, as seen from the supply: what a short there is carried by. */

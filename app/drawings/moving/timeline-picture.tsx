@@ -1,5 +1,6 @@
 import { Button, Segmented } from 'antd';
 import { PauseOutlined, CaretRightOutlined, StepBackwardOutlined } from '@ant-design/icons';
+import { useDrag } from '@use-gesture/react';
 import { useMemo, useRef, useState } from 'react';
 import { endClip, moveClip, snapped } from '../../../core/document/timeline-edits';
 import { inOrder } from '../../../core/document/in-order';
@@ -12,6 +13,7 @@ import { usePlay } from '../../bench/use-play';
 import { movingIn } from '../../panels/moving/moving-in';
 import { useLayoutStore } from '../../store/layout-store';
 import { momentNow, useSceneClocks } from '../../store/scene-clock';
+import { byHand } from '../by-hand';
 import { useRoom } from '../use-room';
 import './timeline.css';
 import type { ClipRecord, Moving } from '../../../core/document/moving-record';
@@ -29,9 +31,6 @@ const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`;
 
 /** A scene that a hand is moving, and where it has got to. */
 interface Dragged {
-  readonly how: 'move' | 'end';
-  /** Where it was taken hold of, in pixels of the window. */
-  readonly grip: number;
   readonly from: number;
   readonly to: number;
 }
@@ -172,31 +171,24 @@ function Clip({ jobId, clip, row, group, x, perMillisecond, grid, lasts, coloure
     edit('A scene moved', (draft) => moveClip(movingIn(draft, jobId).timeline, clip.id, at));
   const end = (at: number): void =>
     edit('A scene’s end', (draft) => endClip(movingIn(draft, jobId).timeline, clip.id, at));
-  const onDown =
-    (how: Dragged['how']) =>
-    (event: React.PointerEvent<SVGElement>): void => {
-      event.currentTarget.setPointerCapture(event.pointerId);
-      event.stopPropagation();
-      choose(jobId, clip.id);
-      setDrag({ how, grip: event.clientX, from: clip.fromMilliseconds, to: clip.toMilliseconds });
-    };
-  const onMove = (event: React.PointerEvent<SVGElement>): void => {
-    if (!drag) return;
-    const by = (event.clientX - drag.grip) / perMillisecond;
+  /** Where it lies after so many pixels to the right, taken as a whole or by its end. */
+  const dragged = (how: 'move' | 'end', pixels: number): Dragged => {
     const { fromMilliseconds: wasFrom, toMilliseconds: wasTo } = clip;
-    if (drag.how === 'end')
-      setDrag({ ...drag, to: Math.max(from + grid, Math.min(lasts, snapped(wasTo + by, grid))) });
-    else {
-      const next = Math.max(0, Math.min(lasts - (wasTo - wasFrom), snapped(wasFrom + by, grid)));
-      setDrag({ ...drag, from: next, to: next + wasTo - wasFrom });
-    }
+    const by = pixels / perMillisecond;
+    if (how === 'end')
+      return { from: wasFrom, to: Math.max(wasFrom + grid, Math.min(lasts, snapped(wasTo + by, grid))) };
+    const next = Math.max(0, Math.min(lasts - (wasTo - wasFrom), snapped(wasFrom + by, grid)));
+    return { from: next, to: next + wasTo - wasFrom };
   };
-  const onUp = (): void => {
-    if (!drag) return;
-    setDrag(null);
-    if (drag.how === 'move' && drag.from !== clip.fromMilliseconds) move(drag.from);
-    if (drag.how === 'end' && drag.to !== clip.toMilliseconds) end(drag.to);
-  };
+  const bind = useDrag(({ args, first, last, tap, movement: [pixels] }) => {
+    const [how] = args as ['move' | 'end'];
+    if (first || tap) choose(jobId, clip.id);
+    const at = dragged(how, pixels);
+    setDrag(last ? null : at);
+    if (!last || tap) return;
+    if (how === 'move' && at.from !== clip.fromMilliseconds) move(at.from);
+    if (how === 'end' && at.to !== clip.toMilliseconds) end(at.to);
+  }, byHand);
   const onKey = (event: React.KeyboardEvent): void => {
     const by = event.key === 'ArrowLeft' ? -grid : event.key === 'ArrowRight' ? grid : 0;
     if (by === 0) return;
@@ -228,11 +220,8 @@ function Clip({ jobId, clip, row, group, x, perMillisecond, grid, lasts, coloure
       aria-pressed={chosen}
       onFocus={() => choose(jobId, clip.id)}
       onKeyDown={onKey}
-      onPointerMove={onMove}
-      onPointerUp={onUp}
-      onPointerCancel={onUp}
     >
-      <rect width={width} height={ROW - 10} rx={4} onPointerDown={onDown('move')} />
+      <rect width={width} height={ROW - 10} rx={4} {...bind('move')} />
       {coloured && (
         <rect width={width} height={5} rx={2} style={{ fill: `rgb(${r} ${g} ${b})` }} pointerEvents="none" />
       )}
@@ -242,13 +231,7 @@ function Clip({ jobId, clip, row, group, x, perMillisecond, grid, lasts, coloure
           {name}
         </text>
       )}
-      <rect
-        className="timeline-end"
-        x={width - 8}
-        width={8}
-        height={ROW - 10}
-        onPointerDown={onDown('end')}
-      />
+      <rect className="timeline-end" x={width - 8} width={8} height={ROW - 10} {...bind('end')} />
     </g>
   );
 }

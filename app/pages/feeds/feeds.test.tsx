@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { dragged } from '../../../tests/dragged';
 import { boatTrain } from '../../../tests/generated';
 import { feedReading } from '../../../core/feed/reading';
 import { isRail } from '../../../core/part/rail';
@@ -56,6 +57,26 @@ describe('the plan', () => {
     );
     expect(screen.getByRole('button', { name: /^Boat shed, 11\.\d\d V$/ })).toBeDefined();
     expect(screen.getByText('Quay Street')).toBeDefined();
+  });
+  test.each([false, true])('a thing dragged lands on the grid, from beneath the other way: %s', (beneath) => {
+    const moves: [string, number, number][] = [];
+    const chosen = drawn(beneath, (...to) => moves.push(to));
+    const { xMillimetres: x, yMillimetres: y } = now().network.nodes['boat-shed'];
+    const thing = screen.getByRole('button', { name: /^Boat shed/ });
+    dragged(thing, 40, 20);
+    expect(chosen).toContainEqual({ kind: 'place', id: 'boat-shed' });
+    const [[id, to, down], ...more] = moves;
+    expect([id, more.length]).toEqual(['boat-shed', 0]);
+    expect(Math.sign(to - x)).toBe(beneath ? -1 : 1);
+    expect(Math.abs(to - x) / (down - y)).toBeCloseTo(2, 0);
+    expect([to % 10, down % 10]).toEqual([0, 0]);
+  });
+  test('a press on a thing chooses it and moves nothing', () => {
+    const moves: string[] = [];
+    const chosen = drawn(false, (id) => moves.push(id));
+    dragged(screen.getByRole('button', { name: /^Boat shed/ }), 0);
+    expect(chosen).toContainEqual({ kind: 'place', id: 'boat-shed' });
+    expect(moves).toEqual([]);
   });
   test('a run is chosen by a press; what is flagged shows', () => {
     const chosen = drawn();

@@ -1,9 +1,11 @@
+import { useDrag } from '@use-gesture/react';
 import { useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { onGrid } from '../../../core/feed/begin';
 import { isRail } from '../../../core/part/rail';
 import { holesOf, standsAbove } from '../../../core/feed/holes';
 import { wirePaint } from '../../../core/part/wire-colour';
+import { byHand } from '../../drawings/by-hand';
 import { useRoom } from '../../drawings/use-room';
 import type { PlacedLabel } from '../../drawings/place-words';
 import { planView, type PlanView } from './plan-geometry';
@@ -222,23 +224,19 @@ function Place({
   onChoose,
   onMove,
 }: PlaceProps) {
-  const [drag, setDrag] = useState<{
-    readonly grip: readonly [number, number];
-    readonly by: readonly [number, number];
-  } | null>(null);
-  const x = view.x(node.xMillimetres) + (drag?.by[0] ?? 0);
-  const y = view.y(node.yMillimetres) + (drag?.by[1] ?? 0);
-  const onUp = (): void => {
-    if (!drag) return;
-    setDrag(null);
-    const [dx, dy] = drag.by;
-    if (Math.hypot(dx, dy) < 3) return;
+  const [by, setBy] = useState<readonly [number, number]>([0, 0]);
+  const x = view.x(node.xMillimetres) + by[0];
+  const y = view.y(node.yMillimetres) + by[1];
+  const drag = useDrag(({ first, last, tap, movement: [dx, dy] }) => {
+    if (first || tap) onChoose({ kind: 'place', id: node.id });
+    setBy(last ? [0, 0] : [dx, dy]);
+    if (!last || tap) return;
     onMove(
       node.id,
       onGrid(node.xMillimetres + (view.right * dx) / view.scale),
       onGrid(node.yMillimetres + dy / view.scale),
     );
-  };
+  }, byHand);
   const own = chosen?.kind === 'place' && chosen.id === node.id;
   const volts = reading && node.is.kind !== 'supply' ? `, ${reading.volts.toFixed(2)} V` : '';
   return (
@@ -258,16 +256,7 @@ function Place({
       aria-label={`${node.name}${volts}`}
       aria-pressed={own}
       onFocus={() => onChoose({ kind: 'place', id: node.id })}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        onChoose({ kind: 'place', id: node.id });
-        setDrag({ grip: [e.clientX, e.clientY], by: [0, 0] });
-      }}
-      onPointerMove={(e) => {
-        if (drag) setDrag({ ...drag, by: [e.clientX - drag.grip[0], e.clientY - drag.grip[1]] });
-      }}
-      onPointerUp={onUp}
-      onPointerCancel={onUp}
+      {...drag()}
       onKeyDown={(e) => {
         const by = STEP * (e.shiftKey ? 5 : 1);
         const [dx, dy] = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[

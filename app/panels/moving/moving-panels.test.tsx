@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { dragged } from '../../../tests/dragged';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
@@ -74,10 +75,7 @@ describe('the time line as a drawing', () => {
     render(<TimelinePicture {...of('carousel')} />);
     const bar = screen.getByRole('button', { name: 'Chase of Ring of 24, from 0.0 s to 4.0 s' });
     const body = bar.querySelector('rect')!;
-    Object.assign(body, { setPointerCapture: () => undefined });
-    fireEvent.pointerDown(body, { clientX: 100, pointerId: 1 });
-    fireEvent.pointerMove(bar, { clientX: 173, pointerId: 1 });
-    fireEvent.pointerUp(bar, { clientX: 173, pointerId: 1 });
+    dragged(body, 73);
     const [moved] = Object.values(carousel().timeline.clips).filter((c) => c.group === 'string');
     expect(moved.fromMilliseconds).toBeGreaterThan(0);
     expect(moved.fromMilliseconds % 500).toBe(0);
