@@ -39,7 +39,13 @@ export default defineConfig({
       output: {
         // What most pages share comes in one file: many small ones weigh more.
         codeSplitting: {
-          groups: [{ name: 'core', test: /\/core\/(?!kinds|build)/, minShareCount: 6 }],
+          groups: [
+            {
+              name: 'core',
+              test: /\/core\/(?!kinds|build|feed|part\/rail|part\/feed-wire)/,
+              minShareCount: 6,
+            },
+          ],
         },
         entryFileNames: ({ name }) => (name === 'study-worker' ? '[name].js' : 'assets/[name]-[hash].js'),
       },

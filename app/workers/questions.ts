@@ -3,10 +3,8 @@ import { StudyDesk } from '../../core/finding/studies';
 import { kindRules } from '../kinds/rules';
 import { benchOf, type Bench } from '../../core/study/bench';
 import { cellLifeStudy, type CellLifeStudy } from '../../core/study/cell-life';
-import { chargingWays, type ChargingWay } from '../../core/study/charging';
 import { inrushStudy, type InrushStudy } from '../../core/study/inrush';
 import { powerCutStudy, type PowerCutStudy } from '../../core/study/power-cut';
-import { rectifierCosts } from '../../core/study/rectifier-costs';
 import { rideStudy, type RideStudy } from '../../core/study/ride';
 import { Solver, usualReadings } from '../../core/study/solver';
 import { usualState } from '../../core/study/states';
@@ -16,6 +14,7 @@ import type { FlasherParts } from '../../core/study/flasher-search';
 import { trimmerTravel, type TrimmerTravel } from '../../core/study/trimmer-travel';
 import { truthTable, type TruthTable } from '../../core/study/truth-table';
 import type { Ordered } from '../../core/build/order/order';
+import type { ChargingWay } from '../../core/study/charging';
 import type { Buildable } from '../../core/build/lists/can-build';
 import type { ShoppingList } from '../../core/build/lists/shopping';
 import type { PresetName } from '../../core/document/presets';
@@ -123,7 +122,8 @@ export const questions = {
     const bench = laid(layout, of);
     return powerCutStudy(bench, usualReadings(bench));
   },
-  stayingAlight(layout: Layout, of: OfJob): StayingAlight {
+  async stayingAlight(layout: Layout, of: OfJob): Promise<StayingAlight> {
+    const { chargingWays } = await import('../../core/study/charging');
     const bench = laid(layout, of);
     const steady = usualReadings(bench);
     return {
@@ -133,8 +133,8 @@ export const questions = {
       cellLife: cellLifeStudy(bench),
     };
   },
-  rectifierCosts: (layout: Layout, of: OfJob): ReturnType<typeof rectifierCosts> =>
-    rectifierCosts(laid(layout, of)),
+  rectifierCosts: async (layout: Layout, of: OfJob) =>
+    (await import('../../core/study/rectifier-costs')).rectifierCosts(laid(layout, of)),
   /** Every state of a job. */
   states: (layout: Layout, of: OfJob): TruthTable => truthTable(laid(layout, of)),
   /** Light over the throttle; null where there is none. */

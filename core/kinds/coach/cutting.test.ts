@@ -5,7 +5,7 @@ import { coachLight } from './light';
 import { cuttingStudy, cuttables, CUT_STEP } from './cutting';
 import { darkRooms } from './dark-rooms';
 import { hangLamps } from './hang-lamps';
-import { equalPlacing } from './place-lamps';
+import { equalPlacing } from './equal-placing';
 import { solvedCoach } from './solved-coach';
 import { coachIn } from './jobs';
 import type { Draft } from 'immer';

@@ -8,7 +8,7 @@ import { checkJob } from '../../finding/check';
 import { benchOf } from '../../study/bench';
 import { coachLight } from './light';
 import { addTailLamps, addVestibuleLamps, hangLamps, removeCircuit, rowsOfLamps } from './hang-lamps';
-import { equalPlacing } from './place-lamps';
+import { equalPlacing } from './equal-placing';
 import { proposeLimit } from './proposal';
 import { usualReadings } from '../../study/solver';
 import { coachIn } from './jobs';

@@ -5,7 +5,8 @@ import { leds } from '../../part/led';
 import type { LampPlace } from './places';
 import { onPartition } from './on-partition';
 import { coachInterior } from './interior';
-import { equalPlacing, evennessOf, placeLamps, rowsAcross, type PlacingWish } from './place-lamps';
+import { equalPlacing, rowsAcross } from './equal-placing';
+import { evennessOf, placeLamps, type PlacingWish } from './place-lamps';
 import type { CoachRecord } from './record';
 
 type Coach = Pick<CoachRecord, 'interior' | 'dimensions'>;

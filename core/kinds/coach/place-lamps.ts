@@ -1,7 +1,8 @@
 import { coachInterior } from './interior';
 import { countedPoints, lampSources, LAMP_HALF_MILLIMETRES } from './light';
+import { equalPlacing, rowsAcross, tenth } from './equal-placing';
 import { onPartition } from './on-partition';
-import { spreadPlaces, type LampPlace } from './places';
+import type { LampPlace } from './places';
 import type { CoachRecord } from './record';
 import type { LedPart } from '../../part/led';
 
@@ -37,32 +38,6 @@ const ROUNDS = 40;
 const SWEEPS = 12;
 /** Up to so many ways all are tried. */
 const MOST_WAYS = 30_000;
-
-/**
- * How far from the centre line rows of lamps lie, towards the far side: one on the centre line; two
- * over the quarters, or over the compartments and over the corridor.
- */
-export function rowsAcross(job: Coach, rows: number): number[] {
-  const { widthMillimetres: width } = job.interior;
-  const { corridor, rooms } = coachInterior(job);
-  if (rows === 1) return [0];
-  if (!corridor) return [-width / 4, width / 4];
-  const beside = rooms.find((r) => r.nearest > 0 || r.farthest < width)!;
-  const middle = (a: { nearest: number; farthest: number }): number => (a.nearest + a.farthest - width) / 2;
-  // From the near side.
-  return [middle(beside), middle(corridor)].sort((a, b) => a - b);
-}
-
-/** Equal spacing, the usual way: each row from end to end. */
-export function equalPlacing(job: Coach, perRow: readonly number[]): LampPlace[] {
-  const across = rowsAcross(job, perRow.length);
-  return perRow.flatMap((count, row) =>
-    spreadPlaces(count, job.dimensions.lengthMillimetres).map((placeMillimetres) => ({
-      placeMillimetres,
-      acrossMillimetres: tenth(across[row]),
-    })),
-  );
-}
 
 /** Least over mean light at the windows with lamps at given places, all shining alike. */
 export function evennessOf(
@@ -345,5 +320,3 @@ class Search {
     return this.state / 2147483647;
   }
 }
-
-const tenth = (mm: number): number => Math.round(mm * 10) / 10;

@@ -6,7 +6,7 @@ import { CountField } from '../../../fields/count-field';
 import { useLayoutStore } from '../../../store/layout-store';
 import { useSearch } from '../../../workers/use-search';
 import { hangLamps, rowsOfLamps } from '../../../../core/kinds/coach/hang-lamps';
-import { equalPlacing } from '../../../../core/kinds/coach/place-lamps';
+import { equalPlacing } from '../../../../core/kinds/coach/equal-placing';
 import { coachLightOf } from '../coach-light';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
 import type { CoachRecord as Job } from '../../../../core/kinds/coach/record';

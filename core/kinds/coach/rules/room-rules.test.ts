@@ -4,7 +4,7 @@ import { change, patched } from '../../../document/patch';
 import { usualInterior } from '../usual-interior';
 import { coachInterior } from '../interior';
 import { hangLamps } from '../hang-lamps';
-import { equalPlacing } from '../place-lamps';
+import { equalPlacing } from '../equal-placing';
 import { checkJob } from '../../../finding/check';
 import { coachIn, coachesOf } from '../jobs';
 import type { Finding } from '../../../finding/finding';
