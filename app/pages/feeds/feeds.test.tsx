@@ -5,6 +5,7 @@ import { dragged } from '../../../tests/dragged';
 import { boatTrain } from '../../../tests/generated';
 import { feedReading } from '../../../core/feed/reading';
 import { isRail } from '../../../core/part/rail';
+import { supplyKind } from '../../../core/supply';
 import { useLayoutStore } from '../../store/layout-store';
 import { AddThings } from './add-things';
 import { BoardFields } from './board-fields';
@@ -187,6 +188,44 @@ describe('what is put on the plan', () => {
     expect(Object.values(now().network.nodes).filter((n) => n.is.kind === 'strip')).toHaveLength(3);
     expect(Object.keys(now().network.runs)).toHaveLength(3);
   });
+  test('a track is laid of what runs on rails alone, with a dropper on each board', () => {
+    render(<AddThings layout={now()} onChoose={() => undefined} />);
+    fireEvent.click(screen.getByRole('button', { name: /A row of boards/ }));
+    const lay = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Lay its track' });
+    const [first] = Object.values(now().supplies).sort((a, b) => a.order - b.order);
+    expect(lay().disabled).toBe(!supplyKind(first).onTrack);
+    const before = Object.values(now().network.runs).length;
+    fireEvent.click(lay());
+    const added = Object.values(now().network.runs).slice(before);
+    expect(added.filter((r) => isRail(r.wire))).toHaveLength(Object.keys(now().boards).length + 1);
+    expect(added.filter((r) => !isRail(r.wire))).toHaveLength(Object.keys(now().boards).length);
+  });
+});
+
+test('a piece of track has a rail and a length, and neither colours nor a bundle', () => {
+  const id = runCalled('T3');
+  render(<RunFields layout={now()} id={id} run={now().network.runs[id]} figures={feedReading(now())} />);
+  expect(screen.getByLabelText('Track')).toBeDefined();
+  for (const label of ['Plus', 'Minus', /In a bundle/]) expect(screen.queryByLabelText(label)).toBeNull();
+  expect(screen.getByText('by the plan: 1160 mm')).toBeDefined();
+});
+
+test('a supply says whether its minus is joined to the common return', () => {
+  const place = () => (
+    <PlaceFields
+      layout={now()}
+      id="booster"
+      node={now().network.nodes.booster}
+      figures={feedReading(now())}
+    />
+  );
+  const { rerender } = render(place());
+  const joined = () => screen.getByRole<HTMLInputElement>('checkbox', { name: /common return/ });
+  expect(joined().checked).toBe(false);
+  fireEvent.click(joined());
+  rerender(place());
+  expect(joined().checked).toBe(true);
+  expect(now().network.nodes.booster.is).toMatchObject({ joinsMinus: true });
 });
 
 test('the table of runs says where each goes and what flows; a label chooses it', () => {

@@ -66,6 +66,29 @@ describe('the line in plan', () => {
     };
     expect([glows(null), glows(0), glows(60), glows(90)]).toEqual([1, 0, 1, 0]);
   });
+  test('names keep clear of one another and of the pins', () => {
+    drawn(null);
+    const boxes = [...document.querySelectorAll('.standing')].map((link) => {
+      const [, x, y] = /translate\(([\d.-]+) ([\d.-]+)\)/
+        .exec(link.querySelector('g')!.getAttribute('transform')!)!
+        .map(Number);
+      const text = link.querySelector('text')!;
+      const at = (name: string): number => Number(text.getAttribute(name));
+      return { x: x + at('x'), y: y + at('y') - 4, width: 6.3 * text.textContent.length, height: 14 };
+    });
+    expect(boxes.length).toBeGreaterThan(12);
+    const hidden = boxes.flatMap((a, i) =>
+      boxes
+        .slice(i + 1)
+        .map(
+          (b) =>
+            Math.max(0, (a.width + b.width) / 2 - Math.abs(a.x - b.x)) *
+            Math.max(0, (a.height + b.height) / 2 - Math.abs(a.y - b.y)),
+        ),
+    );
+    const all = boxes.reduce((sum, b) => sum + b.width * b.height, 0);
+    expect(hidden.reduce((a, b) => a + b, 0) / all).toBeLessThan(0.02);
+  });
   test('what stands nowhere is named', () => {
     drawn(null);
     expect(screen.getByText(/On no board yet: .*Tug Dunlin/)).toBeDefined();
