@@ -4,7 +4,7 @@ import { addPlace, addRun, lampsOf, withBus } from '../../tests/networks';
 import { boatTrain } from '../../tests/generated';
 import { change } from '../document/patch';
 import { feedWireNames, feedWires } from '../part/feed-wire';
-import { holesOf, standsAbove } from './holes';
+import { holesOf, standingAbove } from './holes';
 import type { Layout } from '../document/layout';
 
 /** Lamps at a place of a board of 1000 x 450, on a wire from a strip beneath it. */
@@ -32,6 +32,8 @@ describe('holes through the boards', () => {
         x: 600,
         y: 200,
         moved: 0,
+        fromLeft: 500,
+        fromFront: 300,
         drillMillimetres: expect.any(Number) as number,
       },
     ]);
@@ -64,9 +66,9 @@ describe('holes through the boards', () => {
     expect(new Set(holes.map((h) => h.place)).size).toBe(holes.length);
     expect(holes.map((h) => h.place)).toContain('rail-2');
     for (const { place } of holes) {
-      expect(standsAbove(quay, place)).toBe(true);
+      expect(standingAbove(quay).has(place)).toBe(true);
       expect(['strip', 'supply', 'converter']).not.toContain(quay.network.nodes[place].is.kind);
     }
-    expect(standsAbove(quay, 'track-2')).toBe(false);
+    expect(standingAbove(quay).has('track-2')).toBe(false);
   });
 });

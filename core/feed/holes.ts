@@ -15,11 +15,14 @@ export interface Hole {
   readonly y: number;
   /** How far it was moved from under its thing to clear the frame, in millimetres. */
   readonly moved: number;
+  /** From the left and the front edge of its board, as one lies beneath it. */
+  readonly fromLeft: number;
+  readonly fromFront: number;
   readonly drillMillimetres: number;
 }
 
 /** A frame stands so far in from the edges of its board, and a drill's chuck wants so much beside it (common practice, no source). */
-const FRAME = 20;
+export const FRAME_MILLIMETRES = 20;
 const CHUCK = 10;
 /** Insulation of a wire, all round; room to pull it through; the least drill one takes (common practice, no source). */
 const INSULATION = 0.35;
@@ -30,14 +33,16 @@ const LEAST_DRILL = 4;
 const outerMillimetres = (wire: string): number =>
   2 * Math.sqrt(feedWires[wire].squareMillimetres / Math.PI) + 2 * INSULATION;
 
-/** Whether a place stands on the boards rather than under them. */
-export function standsAbove(layout: Pick<Layout, 'network'>, id: string): boolean {
-  const { kind } = layout.network.nodes[id].is;
-  return kind === 'job' || kind === 'lamps' || kind === 'typed' || placesOnRails(layout).has(id);
+/** Places that stand on the boards rather than under them. */
+export function standingAbove(layout: Pick<Layout, 'network'>): ReadonlySet<string> {
+  const above = new Set(placesOnRails(layout));
+  for (const [id, { is }] of Object.entries(layout.network.nodes))
+    if (is.kind === 'job' || is.kind === 'lamps' || is.kind === 'typed') above.add(id);
+  return above;
 }
 
 const within = (at: number, from: number, length: number): number => {
-  const clear = Math.min(FRAME + CHUCK, length / 2);
+  const clear = Math.min(FRAME_MILLIMETRES + CHUCK, length / 2);
   return Math.min(from + length - clear, Math.max(from + clear, at));
 };
 
@@ -47,18 +52,21 @@ const within = (at: number, from: number, length: number): number => {
  */
 export function holesOf(layout: Pick<Layout, 'network' | 'boards'>): Hole[] {
   const { nodes, runs } = layout.network;
-  const wires = Object.values(runs).filter((r) => !isRail(r.wire));
+  const above = standingAbove(layout);
+  const wires = new Map<string, string[]>();
+  for (const { from, to, wire } of Object.values(runs))
+    if (!isRail(wire)) for (const end of [from, to]) wires.set(end, [...(wires.get(end) ?? []), wire]);
   return inOrder(nodes).flatMap((node): Hole[] => {
-    const own = wires.filter((r) => r.from === node.id || r.to === node.id);
+    const own = wires.get(node.id);
     const boardId = boardAt(layout, node);
-    if (boardId === null || own.length === 0 || !standsAbove(layout, node.id)) return [];
+    if (boardId === null || !own || !above.has(node.id)) return [];
     const board = layout.boards[boardId];
     const [x, y] = [
       within(node.xMillimetres, board.xMillimetres, board.widthMillimetres),
       within(node.yMillimetres, board.yMillimetres, board.depthMillimetres),
     ];
     // Two conductors side by side are twice as wide as one; of several pairs the bundle is about as round.
-    const wide = 2 * Math.hypot(...own.map((r) => outerMillimetres(r.wire)));
+    const wide = 2 * Math.hypot(...own.map(outerMillimetres));
     return [
       {
         place: node.id,
@@ -66,6 +74,8 @@ export function holesOf(layout: Pick<Layout, 'network' | 'boards'>): Hole[] {
         x,
         y,
         moved: Math.hypot(x - node.xMillimetres, y - node.yMillimetres),
+        fromLeft: board.xMillimetres + board.widthMillimetres - x,
+        fromFront: board.yMillimetres + board.depthMillimetres - y,
         drillMillimetres: Math.max(LEAST_DRILL, Math.ceil(2 * ROOM * wide) / 2),
       },
     ];

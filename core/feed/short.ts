@@ -4,6 +4,8 @@ import type { Layout } from '../document/layout';
 
 /** A short at a place: what flows. */
 export interface ShortReading {
+  /** From the source to it and back, without the short itself, in ohms. */
+  readonly wayOhms: number;
   /** From the source, through it and back, in ohms, the source's own resistance with it. */
   readonly loopOhms: number;
   /** Were there no limit, and with each source at its limit at most. */
@@ -63,7 +65,7 @@ function shortsIn(layout: Layout, network: Network, island: Island, found: Map<s
         scale *
           Math.abs((openVolts.get(a)! - openVolts.get(b)! - ohmicAmps * (seen.at(a) - seen.at(b))) / ohms),
       );
-    found.set(id, { loopOhms, ohmicAmps, amps: ohmicAmps * scale, limitAmps, runs });
+    found.set(id, { wayOhms: seen.ohms, loopOhms, ohmicAmps, amps: ohmicAmps * scale, limitAmps, runs });
   }
 }
 

@@ -1,7 +1,7 @@
 import { Button, Skeleton } from 'antd';
 import { Link } from 'react-router';
 import { inOrder } from '../../../core/document/in-order';
-import { holesOf, type Hole } from '../../../core/feed/holes';
+import { FRAME_MILLIMETRES, holesOf, type Hole } from '../../../core/feed/holes';
 import { formatQuantity } from '../../../core/quantity/format';
 import { FigureTable } from '../../fields/figure-table';
 import { isRail } from '../../../core/part/rail';
@@ -52,8 +52,8 @@ function Sheet({ layout }: { readonly layout: Layout }) {
         <>
           <h2>Holes through the boards</h2>
           <p>
-            Measured from beneath; they clear a frame of 20 mm along the edges. Look before drilling what else
-            lies there.
+            Measured from beneath; they clear a frame of {formatQuantity(FRAME_MILLIMETRES, 'millimetre')}{' '}
+            along the edges. Look before drilling what else lies there.
           </p>
           <FigureTable<Hole>
             label="Holes through the boards"
@@ -62,20 +62,8 @@ function Sheet({ layout }: { readonly layout: Layout }) {
             columns={[
               ['For', (h) => layout.network.nodes[h.place].name],
               ['Board', (h) => layout.boards[h.board].name],
-              [
-                'From the left',
-                (h) => {
-                  const { xMillimetres, widthMillimetres } = layout.boards[h.board];
-                  return formatQuantity(xMillimetres + widthMillimetres - h.x, 'millimetre');
-                },
-              ],
-              [
-                'From the front',
-                (h) => {
-                  const { yMillimetres, depthMillimetres } = layout.boards[h.board];
-                  return formatQuantity(yMillimetres + depthMillimetres - h.y, 'millimetre');
-                },
-              ],
+              ['From the left', (h) => formatQuantity(h.fromLeft, 'millimetre')],
+              ['From the front', (h) => formatQuantity(h.fromFront, 'millimetre')],
               ['Drill', (h) => formatQuantity(h.drillMillimetres, 'millimetre')],
               [
                 '',

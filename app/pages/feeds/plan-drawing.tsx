@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { onGrid } from '../../../core/feed/begin';
 import { isRail } from '../../../core/part/rail';
-import { holesOf, standsAbove } from '../../../core/feed/holes';
+import { holesOf, standingAbove } from '../../../core/feed/holes';
 import { wirePaint } from '../../../core/part/wire-colour';
 import { byHand } from '../../drawings/by-hand';
 import { useRoom } from '../../drawings/use-room';
@@ -42,6 +42,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
   const [element, room] = useRoom<SVGSVGElement>({ width: 860, height: 400 });
   const view = planView(layout, room, beneath);
   const { nodes, runs } = layout.network;
+  const above = standingAbove(layout);
   const labels = planLabels(layout, view, room.width, beneath);
   return (
     <svg
@@ -105,6 +106,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
           node={node}
           view={view}
           name={labels.places.get(node.id) ?? null}
+          hidden={beneath && above.has(node.id)}
           reading={figures?.places.get(node.id)}
         />
       ))}
@@ -208,22 +210,13 @@ interface PlaceProps extends PlanDrawingProps {
   readonly node: NodeRecord & { readonly id: string };
   readonly view: PlanView;
   readonly name: PlacedLabel | null;
+  /** It stands on the boards, and one looks at them from beneath. */
+  readonly hidden: boolean;
   readonly reading: { readonly volts: number; readonly lightness: number | null } | undefined;
 }
 
 /** A thing where it stands: dragged by hand, or moved by the arrow keys. */
-function Place({
-  layout,
-  beneath,
-  node,
-  view,
-  name,
-  reading,
-  chosen,
-  flagged,
-  onChoose,
-  onMove,
-}: PlaceProps) {
+function Place({ node, view, name, reading, hidden, chosen, flagged, onChoose, onMove }: PlaceProps) {
   const [by, setBy] = useState<readonly [number, number]>([0, 0]);
   const x = view.x(node.xMillimetres) + by[0];
   const y = view.y(node.yMillimetres) + by[1];
@@ -244,7 +237,7 @@ function Place({
       className={[
         'plan-place',
         node.is.kind,
-        beneath && standsAbove(layout, node.id) && 'hidden',
+        hidden && 'above',
         own && 'chosen',
         flagged.has(node.id) && 'flagged',
       ]

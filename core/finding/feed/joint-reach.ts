@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
 import { boardAt } from '../../feed/board-at';
-import { standsAbove } from '../../feed/holes';
+import { standingAbove } from '../../feed/holes';
 import { placePath, type FeedRule } from './feed-rule';
 import type { Judgement } from '../finding';
 import type { BoardRecord } from '../../document/network-record';
@@ -18,11 +18,12 @@ const reachOf = (y: number, board: BoardRecord): number =>
 export const jointReach: FeedRule = {
   id: 'joint-reach',
   judge({ layout }) {
+    const above = standingAbove(layout);
     return Object.entries(layout.network.nodes).flatMap(([id, node]): Judgement[] => {
       const { is, name, yMillimetres: y } = node;
       if (is.kind !== 'strip' && is.kind !== 'tap' && is.kind !== 'converter') return [];
       const under = boardAt(layout, node);
-      if (under === null || standsAbove(layout, id)) return [];
+      if (under === null || above.has(id)) return [];
       const board = layout.boards[under];
       const reach = reachOf(y, board);
       if (reach <= REACH) return [];

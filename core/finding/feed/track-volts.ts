@@ -1,24 +1,26 @@
 import { formatQuantity } from '../../quantity/format';
 import { nearestJoint, placesOnRails, putRun } from '../../feed/begin';
-import { usualVoltsOf } from '../../feed/load-curve';
 import { placePath, type FeedRule } from './feed-rule';
 import type { FeedStudy } from '../../feed/study';
 
-/** What a train takes under way with its lamps and a fan of dirt, at most (common practice, no source). */
+/** What a train takes under way with its lamps, at most; where its supply gives less, what that gives (common practice, no source). */
 const TRAIN_AMPS = 1;
 /** A locomotive that has lost more of its volts slows down and its lamps sink (common practice, no source). */
 const LOST_SHARE = 0.08;
 
 /** Places on the rails, by what a train that stands there loses of its volts. */
-function losses({ layout, fed, shorts }: FeedStudy): { place: string; lost: number; volts: number }[] {
+function losses({
+  layout,
+  fed,
+  shorts,
+}: FeedStudy): { place: string; amps: number; lost: number; volts: number }[] {
   const onRails = placesOnRails(layout);
   return Object.keys(layout.network.nodes).flatMap((place) => {
     const of = fed.get(place);
     const short = shorts.get(place);
     if (!onRails.has(place) || !of || !short) return [];
-    return [
-      { place, lost: TRAIN_AMPS * short.loopOhms, volts: usualVoltsOf(layout.supplies[of.supplyId]) ?? 0 },
-    ];
+    const amps = Math.min(TRAIN_AMPS, short.limitAmps);
+    return [{ place, amps, lost: amps * short.wayOhms, volts: of.volts }];
   });
 }
 
@@ -32,15 +34,15 @@ export const trackVolts: FeedRule = {
       const { supplyId } = fed.get(l.place)!;
       if (l.lost > LOST_SHARE * l.volts && l.lost > (worst.get(supplyId)?.lost ?? 0)) worst.set(supplyId, l);
     }
-    return [...worst].map(([supplyId, { place, lost, volts }]) => {
+    return [...worst].map(([supplyId, { place, amps, lost, volts }]) => {
       const { name, xMillimetres: x, yMillimetres: y } = layout.network.nodes[place];
       return {
         id: `track-volts ${supplyId}`,
         severity: 'mind' as const,
         title: `A train at ${name} has fewer volts`,
-        sentence: `A train that takes ${formatQuantity(TRAIN_AMPS, 'amp')} there has ${formatQuantity(volts - lost, 'volt', { significant: 3 })} of ${formatQuantity(volts, 'volt')}: ${formatQuantity(lost, 'volt', { significant: 2 })} stay in wires, rails and their joiners.`,
+        sentence: `A train that takes ${formatQuantity(amps, 'amp')} there has ${formatQuantity(volts - lost, 'volt', { significant: 3 })} of ${formatQuantity(volts, 'volt')}: ${formatQuantity(lost, 'volt', { significant: 2 })} stay in wires, rails and their joiners.`,
         reason:
-          'Rails of nickel silver have some ten times the resistance of the wire beneath them, and joiners get worse with the years. A dropper at every length of track keeps the volts, and lets a short be told from a train.',
+          'Nickel silver conducts some seventeen times worse than copper, and joiners get worse with the years. A dropper at every length of track keeps the volts, and lets a short be told from a train.',
         paths: [placePath(place)],
         terminals: [],
         subject: { part: place },

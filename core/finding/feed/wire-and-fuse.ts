@@ -33,7 +33,6 @@ interface Lot {
 /** Thicker wire in some runs, the next that bears so much; none where none does. */
 function thicker(layout: Layout, ids: readonly string[], needs: number): Cure[] {
   const { wire, bundled } = layout.network.runs[ids[0]];
-  if (isRail(wire)) return [];
   const next = bySection().find(
     (w) => w.id.startsWith('awg') === wire.startsWith('awg') && bearsOf({ wire: w.id, bundled }) >= needs,
   );
@@ -54,6 +53,8 @@ export const wireTooThin: FeedRule = {
   judge({ layout, reading }) {
     if (!reading) return [];
     return Object.entries(layout.network.runs).flatMap(([id, run]) => {
+      // A rail has no insulation to soften.
+      if (isRail(run.wire)) return [];
       const bears = bearsOf(run);
       const { amps, warmerBy } = reading.runs.get(id)!;
       const flows = Math.abs(amps);
@@ -85,6 +86,7 @@ export const wireAndFuse: FeedRule = {
     const guarded = new Map(guardedPlaces(study).map((g) => [g.place, g]));
     const lots = new Map<string, Lot>();
     for (const [id, run] of Object.entries(layout.network.runs)) {
+      if (isRail(run.wire)) continue;
       const bears = bearsOf(run);
       const far = farEnd(guarded, run);
       if (!far) continue;
