@@ -144,12 +144,12 @@ export const questions = {
     const { shortestProof } = await import('../../core/study/shortest-proof');
     return shortestProof(laid(layout, of));
   },
-  /** Ways of lighting a job, each solved. */
   /** The job wired by another way that has a name. */
   async wiredBy(layout: Layout, { jobId, way }: OfJob & { readonly way: string }): Promise<WayOffered> {
     const { wiredBy } = await import('../../core/study/other-ways');
     return wiredBy(layout, jobId, way as PresetName);
   },
+  /** Ways of lighting a job, each solved. */
   async compare(layout: Layout, { jobId }: OfJob): Promise<(ComparedWay | FailedWay)[]> {
     const { compareStudy } = await import('../../core/study/compare');
     return compareStudy(layout, jobId);

@@ -7,7 +7,7 @@ import type { Layout } from '../document/layout';
 export function costOfRuns(layout: Layout, ids: readonly string[]): number {
   return ids.reduce((sum, id) => {
     const run = layout.network.runs[id];
-    const wire = (2 * runMillimetres(layout, run) * (runConductors[run.wire].metrePrice ?? 0)) / 1000;
+    const wire = (2 * runMillimetres(layout, run) * runConductors[run.wire].metrePrice) / 1000;
     return (
       sum + wire + run.parts.reduce((s, p) => s + (p.kind === 'fuse' ? fuseSpeeds[p.speed].price : 0), 0)
     );

@@ -195,6 +195,7 @@ export interface Lowered {
  * @throws NetworkError as `lowered`
  */
 export function loweredAfter(before: Lowered | null, layout: Layout): Lowered {
+  if (before?.layout === layout) return before;
   const changed = before && changedEnds(before.layout, layout);
   if (!before || !changed) return lowered(layout);
   const { network, fed } = before;

@@ -204,7 +204,8 @@ export class IslandSolver {
 
 /** Solvers of islands kept from one time to the next, so that an edit of a figure costs no new order of elimination. */
 export class FeedSolver {
-  private kept: readonly IslandSolver[] = [];
+  /** By the first place of each. */
+  private kept: ReadonlyMap<number, IslandSolver> = new Map();
   private last: Lowered | null = null;
 
   /**
@@ -223,10 +224,11 @@ export class FeedSolver {
   solve(network: Network): Solution {
     const volts = new Float64Array(network.size);
     const solvers = network.islands.map((island) => {
-      const known = this.kept.find((s) => sameEquations(s.island, island));
-      return { island, solver: known ? Object.assign(known, { island }) : new IslandSolver(island) };
+      const known = this.kept.get(island.places[0]);
+      const serves = known && sameEquations(known.island, island);
+      return { island, solver: serves ? Object.assign(known, { island }) : new IslandSolver(island) };
     });
-    this.kept = solvers.map(({ solver }) => solver);
+    this.kept = new Map(solvers.map(({ solver, island }) => [island.places[0], solver]));
     const readings = new Map<Converter, ConverterReading>(
       network.converters.map((c) => [c, { outVolts: c.output.volts, inAmps: 0, starved: false }]),
     );

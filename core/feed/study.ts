@@ -19,9 +19,9 @@ export interface FeedStudy {
 }
 
 /** Solves the network of a layout for its judgement, as it is used and with a short at every place of it. */
-export function feedStudy(layout: Layout, solver?: FeedSolver): FeedStudy {
-  const fed = hangsOn(layout);
+export function feedStudy(layout: Layout, solver = new FeedSolver()): FeedStudy {
   try {
+    const { fed } = solver.lower(layout);
     const reading = feedReading(layout, solver);
     let shorts: ReadonlyMap<string, ShortReading> | null = null;
     return {
@@ -36,7 +36,7 @@ export function feedStudy(layout: Layout, solver?: FeedSolver): FeedStudy {
     };
   } catch (error) {
     if (!(error instanceof NetworkError) && !(error instanceof CircuitError)) throw error;
-    return { layout, fed, reading: null, shorts: new Map(), failure: error.message };
+    return { layout, fed: hangsOn(layout), reading: null, shorts: new Map(), failure: error.message };
   }
 }
 

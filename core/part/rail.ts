@@ -41,8 +41,8 @@ export interface RunConductor {
   readonly name: string;
   readonly bearsAmps: number;
   readonly ohmsPerMetre: number;
-  /** Null for track, which is bought for its own sake. */
-  readonly metrePrice: number | null;
+  /** Nothing for track, which is bought for its own sake. */
+  readonly metrePrice: number;
 }
 
 const ofWire = ({ name, bearsAmps, metrePrice, squareMillimetres }: FeedWire): RunConductor => ({
@@ -55,5 +55,5 @@ const ofWire = ({ name, bearsAmps, metrePrice, squareMillimetres }: FeedWire): R
 /** Wires and rails by their ids. */
 export const runConductors: Readonly<Record<string, RunConductor>> = Object.fromEntries([
   ...Object.values(feedWires).map((w) => [w.id, ofWire(w)] as const),
-  ...Object.values(rails).map((r) => [r.id, { ...r, metrePrice: null }] as const),
+  ...Object.values(rails).map((r) => [r.id, { ...r, metrePrice: 0 }] as const),
 ]);

@@ -58,7 +58,7 @@ export function runTable(layout: Layout, reading: FeedFigures | null): RunRow[] 
       volts: reading?.places.get(run.to)?.volts ?? null,
       amps: solved?.amps ?? null,
       dropVolts: solved?.dropVolts ?? null,
-      price: (2 * millimetres * (runConductors[run.wire].metrePrice ?? 0)) / 1000,
+      price: (2 * millimetres * runConductors[run.wire].metrePrice) / 1000,
     };
   });
 }
