@@ -1,32 +1,22 @@
 import { CheckField } from '../../../fields/check-field';
 import { CloseOutlined } from '@ant-design/icons';
-import { Button, Tag } from 'antd';
-import { useMemo, useRef, useState } from 'react';
+import { Tag } from 'antd';
+import { useMemo, useState } from 'react';
 import { Choice } from '../../../fields/choice';
-import { FileInput } from '../../../fields/file-input';
 import { More } from '../../../fields/more';
 import { SelectField } from '../../../fields/select-field';
 import { SliderField } from '../../../fields/slider-field';
-import { TextField } from '../../../fields/text-field';
-import { saveFile } from '../../../storage/files';
-import { brightnessWords, type DecoderType } from '../../../../core/part/decoder-type';
+import { brightnessWords } from '../../../../core/part/decoder-type';
 import { decoderTypeOf } from '../../../../core/document/decoder-record';
 import { effects, type EffectName } from '../../../../core/part/output-effect';
 import { keyWords, ruleWords } from '../../../../core/build/function-sheet';
-import {
-  bitOf,
-  cvMeaning,
-  FIRST_CV,
-  fromCvs,
-  isWindowed,
-  toCvs,
-  usualRule,
-  type Windowed,
-} from '../../../../core/supply/drivers/function-map';
+import { isWindowed, usualRule } from '../../../../core/supply/drivers/function-map';
 import { lampName } from '../../../../core/kinds/locomotive/lamp-name';
 import { formatQuantity } from '../../../../core/quantity/format';
 import { dimmingStudy, type DimmingStudy } from '../../../../core/study/dimming';
 import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
+import { CvTable } from './cv-table';
+import { TableFile } from './function-table-file';
 import type { Draft } from 'immer';
 import type { DecoderRecord, OutputRecord } from '../../../../core/document/decoder-record';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
@@ -303,107 +293,4 @@ function dimmingOf(vehicle: Bench<LocomotiveRecord>, outputId: string): DimmingS
   } catch {
     return null;
   }
-}
-
-function CvTable({
-  jobId,
-  decoder,
-  type,
-}: {
-  readonly jobId: string;
-  readonly decoder: DecoderRecord;
-  readonly type: DecoderType & Windowed;
-}) {
-  const set = useLocomotiveEdit(jobId);
-  const { cvs, refusals } = toCvs(decoder, type);
-  const name = (id: string): string => type.outputs.find((o) => o.id === id)?.name ?? id;
-  const put = (index: number, text: string): string | null => {
-    const next = cvs.map((v, i) => (i === index ? Number(text) : v));
-    try {
-      const outputs = fromCvs(next, type, decoder.outputs);
-      set(`CV ${FIRST_CV + index}`, (j) => {
-        if (j.decoder) j.decoder.outputs = outputs as Draft<DecoderRecord['outputs']>;
-      });
-      return null;
-    } catch (error) {
-      return error instanceof Error ? `${error.message}.` : String(error);
-    }
-  };
-  return (
-    <More label="As CV 33 to 46">
-      <div className="cv-grid">
-        {cvs.map((v, i) => (
-          <div key={i} title={`bits: outputs ${type.windows[i]} to ${type.windows[i] + 7}`}>
-            <TextField
-              label={`${FIRST_CV + i} · ${cvMeaning(i)}`}
-              text={String(v)}
-              most={3}
-              check={(t) => put(i, t)}
-              onCommit={() => undefined}
-            />
-          </div>
-        ))}
-      </div>
-      <p className="hint">
-        Bits follow this decoder’s windows; F0 forward reaches outputs {type.windows[0]} to{' '}
-        {type.windows[0] + 7}
-        {bitOf(type, 0, 'out1') === null ? '' : `, output 1 by ${bitOf(type, 0, 'out1')}`}. Brightness and
-        effects have CVs of each maker’s own.
-      </p>
-      {refusals.length > 0 && (
-        <ul className="refusals">
-          {refusals.map((r) => (
-            <li key={r.output + r.reason}>
-              <b>{name(r.output)}:</b> {r.reason}.{' '}
-              {r.offers.length > 0 &&
-                `Free and within reach: ${r.offers.map((o) => name(o).toLowerCase()).join(', ')}.`}
-            </li>
-          ))}
-        </ul>
-      )}
-    </More>
-  );
-}
-
-/** What reads and writes tables comes when it is asked for. */
-const csv = () => import('../../../../core/build/function-csv');
-
-/** The table out to a file, and in again. */
-function TableFile({ jobId, decoder }: { readonly jobId: string; readonly decoder: DecoderRecord }) {
-  const set = useLocomotiveEdit(jobId);
-  const [refusal, setRefusal] = useState<readonly string[]>([]);
-  const file = useRef<HTMLInputElement>(null);
-  const type = decoderTypeOf(decoder);
-  const save = async (): Promise<void> => {
-    const { writeFunctionCsv } = await csv();
-    saveFile('functions.csv', writeFunctionCsv(decoder.outputs), 'text/csv');
-  };
-  const read = async (picked: File): Promise<void> => {
-    const { readFunctionCsv } = await csv();
-    const answer = readFunctionCsv(await picked.text(), type);
-    setRefusal(answer.ok ? [] : answer.complaints);
-    if (answer.ok)
-      set('Function table from a file', (j) => {
-        if (j.decoder) j.decoder.outputs = answer.outputs as Draft<DecoderRecord['outputs']>;
-      });
-  };
-  return (
-    <>
-      <div className="button-row">
-        <Button onClick={() => void save()}>Save as CSV</Button>
-        <Button onClick={() => file.current?.click()}>Read CSV</Button>
-        <FileInput
-          ref={file}
-          label="Function table from a CSV file"
-          accept=".csv,text/csv"
-          onFile={(picked) => void read(picked)}
-        />
-      </div>
-      {refusal.map((r) => (
-        <p key={r} className="field-refusal" role="alert">
-          {r}
-        </p>
-      ))}
-    </>
-  );
 }
