@@ -8,8 +8,8 @@ const rooms = [
   'document',
   'assembly',
   'study',
-  'feed',
   'overhead',
+  'feed',
   'finding',
   'build',
 ];

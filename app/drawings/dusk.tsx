@@ -4,6 +4,7 @@ import { quantityParts } from '../../core/quantity/format';
 import { COUPLING_MILLIMETRES, type TrainStudy } from '../../core/study/train';
 import { usualView } from '../store/run-store';
 import { TrainOnStage, trainHeight, type LineFaces } from './train/train-on-stage';
+import { supplyLoads } from '../../core/study/supply-loads';
 import type { Layout } from '../../core/document/layout';
 import type { SolvedJob } from '../../core/study/solved-job';
 
@@ -31,9 +32,6 @@ export function Dusk({ layout, jobs, trains, faces }: DuskProps) {
   // Taller than the room there is: what does not fit is sky, never a coach.
   const height = Math.max(tallest * 3, width * 0.36);
   const left = total / 2 - width / 2;
-  const bySupply = new Map<string, number>();
-  for (const { job, readings } of jobs)
-    bySupply.set(job.supplyId, (bySupply.get(job.supplyId) ?? 0) + (readings?.supplyAmps.mean ?? 0));
   return (
     <section className="dusk" aria-label="The line at dusk">
       <svg
@@ -66,11 +64,11 @@ export function Dusk({ layout, jobs, trains, faces }: DuskProps) {
         />
       </svg>
       <dl className="totals">
-        {[...bySupply].map(([id, amps]) => {
+        {supplyLoads(layout, jobs).map(({ supplyId, name, amps }) => {
           const { number, symbol } = quantityParts(amps, 'amp');
           return (
-            <div key={id}>
-              <dt>{layout.supplies[id].name}</dt>
+            <div key={supplyId}>
+              <dt>{name}</dt>
               <dd>
                 {number} <small>{symbol}</small>
               </dd>

@@ -7,7 +7,7 @@ import { freeId } from '../../core/document/usual-supply';
 import { inOrder } from '../../core/document/in-order';
 import { trainStudy, type TrainStudy } from '../../core/study/train';
 import { formatQuantity } from '../../core/quantity/format';
-import { supplyKind } from '../../core/supply';
+import { LoadBars } from '../fields/load-bars';
 import { kindNames, kindRows } from '../kinds';
 import { useLineFaces } from '../kinds/use-fetched';
 import { newPath, trainPath } from '../shell/paths';
@@ -17,8 +17,8 @@ import { useStudy } from '../workers/use-study';
 import { CardState } from './card-state';
 import { WhatToLight } from './new-page';
 import { JobCard } from './job-card';
+import { supplyLoads } from '../../core/study/supply-loads';
 import type { Layout } from '../../core/document/layout';
-import type { SolvedJob } from '../../core/study/solved-job';
 import './line.css';
 
 type LineView = 'plan' | 'row';
@@ -75,7 +75,7 @@ export function LinePage() {
               The evening
             </Button>
           )}
-          <SupplyBars layout={layout} jobs={known} />
+          <LoadBars loads={supplyLoads(layout, known).map((l) => ({ ...l, id: l.supplyId }))} />
         </div>
       )}
       {boarded && view === 'plan' ? (
@@ -119,41 +119,6 @@ export function LinePage() {
           ))}
       </section>
     </main>
-  );
-}
-
-/** For each supply in use how much of what it gives is drawn. */
-function SupplyBars({ layout, jobs }: { readonly layout: Layout; readonly jobs: readonly SolvedJob[] }) {
-  const drawn = new Map<string, number>();
-  for (const { job, readings } of jobs)
-    drawn.set(job.supplyId, (drawn.get(job.supplyId) ?? 0) + (readings?.supplyAmps.mean ?? 0));
-  return (
-    <ul className="feeds-loads">
-      {[...drawn].map(([id, amps]) => {
-        const supply = layout.supplies[id];
-        const { amps: most } = supplyKind(supply).limit(supply);
-        // A cell gives what is asked of it, and sags.
-        const limited = Number.isFinite(most) && supply.kind !== 'cell';
-        return (
-          <li key={id} className={limited && amps > 0.8 * most ? 'near' : ''}>
-            <span>{supply.name}</span>
-            {limited && (
-              <meter
-                min={0}
-                max={most}
-                high={0.8 * most}
-                value={amps}
-                aria-label={`${supply.name}: drawn of what it gives`}
-              />
-            )}
-            <b className="figure">
-              {formatQuantity(amps, 'amp', { significant: 2 })}
-              {limited && ` of ${formatQuantity(most, 'amp')}`}
-            </b>
-          </li>
-        );
-      })}
-    </ul>
   );
 }
 

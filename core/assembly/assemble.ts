@@ -1,12 +1,14 @@
 import { decoderTypeOf } from '../document/decoder-record';
 import { inOrder } from '../document/in-order';
 import { wiringOf } from '../kinds/wirings';
+import { inSentence } from '../quantity/format';
 import { supplyKind } from '../supply';
 import { driverKind } from '../supply/drivers';
 import { driverOf } from '../document/aspect-record';
 import { motorOf } from '../document/moving-record';
 import { layCircuit, senseIn, type LaidLamp } from './lay-circuit';
 import { Laying, t, type LineLead, type Sense } from './laying';
+import { besideId, isSource, RAILS } from './assembly';
 import { leadsOf } from './leads';
 import { onBoards } from './on-board';
 import { seated, threaded } from './passages';
@@ -15,7 +17,8 @@ import { LineLaying } from './stages/stage';
 import type { Layout } from '../document/layout';
 import type { LampCore } from '../document/lamp-record';
 import type { LineRecord } from '../document/wiring-record';
-import type { Assembly, Terminal } from './assembly';
+import type { Supply } from '../supply';
+import type { Assembly, DocumentPath, Terminal } from './assembly';
 
 type Line = LineRecord & { readonly id: string };
 
@@ -39,12 +42,29 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
   const onSupply = supplyId ?? job.supplyId;
   const supply = layout.supplies[onSupply];
   const kind = supplyKind(supply);
-  laying.add('rails', kind.name, { kind: 'rails', supplyId: onSupply }, laying.at('supplyId'), {});
-  const right = { at: t('rails', 'right') };
-  if (kind.ownSwitch) {
-    laying.add('switch', 'Switch', { kind: 'switch', name: 'Switch', on: true }, laying.at('supplyId'), {});
-    laying.wire(right.at, t('switch', 'one'), 'plus');
-    right.at = t('switch', 'two');
+  const right = new Map<string, Terminal>();
+  /** A supply with the switch it is switched on by. */
+  const source = (id: string, name: string, ofId: string, of: Supply, path: DocumentPath): void => {
+    const beside = id === RAILS ? null : of;
+    laying.add(id, name, { kind: 'rails', supplyId: ofId, beside }, path, {});
+    right.set(id, t(id, 'right'));
+    if (!supplyKind(of).ownSwitch) return;
+    const [own, label] = beside ? [`switch-${ofId}`, `Switch of ${inSentence(name)}`] : ['switch', 'Switch'];
+    laying.add(own, label, { kind: 'switch', name: label, on: true }, path, {});
+    laying.wire(t(id, 'right'), t(own, 'one'), 'plus');
+    right.set(id, t(own, 'two'));
+  };
+  source(RAILS, kind.name, onSupply, supply, laying.at('supplyId'));
+  for (const { id, from } of inOrder(job.lines)) {
+    if (from.kind !== 'supply' || from.supplyId === null || right.has(besideId(from.supplyId))) continue;
+    const beside = layout.supplies[from.supplyId];
+    source(
+      besideId(from.supplyId),
+      beside.name,
+      from.supplyId,
+      beside,
+      laying.at('lines', id, 'from', 'supplyId'),
+    );
   }
   if (job.decoder) {
     const { outputs, onOhms, ownAmps, switches } = decoderTypeOf(job.decoder);
@@ -55,8 +75,8 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
       laying.at('decoder'),
       {},
     );
-    laying.wire(right.at, t('decoder', 'red'), 'right');
-    laying.wire(t('rails', 'left'), t('decoder', 'black'), 'left');
+    laying.wire(right.get(RAILS)!, t('decoder', 'red'), 'right');
+    laying.wire(t(RAILS, 'left'), t('decoder', 'black'), 'left');
   }
   const driver = driverOf(job);
   if (driver) {
@@ -68,15 +88,15 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
       laying.at('driver'),
       {},
     );
-    laying.wire(right.at, t('driver', 'right'), kind.changesSides ? 'right' : 'plus');
-    laying.wire(t('rails', 'left'), t('driver', 'left'), kind.changesSides ? 'left' : 'minus');
+    laying.wire(right.get(RAILS)!, t('driver', 'right'), kind.changesSides ? 'right' : 'plus');
+    laying.wire(t(RAILS, 'left'), t('driver', 'left'), kind.changesSides ? 'left' : 'minus');
   }
   const motor = motorOf(job);
   if (motor) {
     const { name, volts, amps } = motor;
     laying.add('motor', name, { kind: 'motor', volts, amps }, laying.at('motor'), {});
-    laying.wire(right.at, t('motor', 'one'), kind.changesSides ? 'right' : 'plus');
-    laying.wire(t('rails', 'left'), t('motor', 'two'), kind.changesSides ? 'left' : 'minus');
+    laying.wire(right.get(RAILS)!, t('motor', 'one'), kind.changesSides ? 'right' : 'plus');
+    laying.wire(t(RAILS, 'left'), t('motor', 'two'), kind.changesSides ? 'left' : 'minus');
   }
   /** Where the lead of each contact of the driver that lamps share has got to. */
   const sharedPlaces = new Map<string, Map<string, Terminal>>();
@@ -97,10 +117,10 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
   const begin = (line: Line): [LineLead, LineLead] => {
     const ends = leadsOf(job, line)!;
     return ends.map(({ terminal, role, colour }): LineLead => {
-      const isRight = terminal.part === 'rails' && terminal.terminal === 'right';
-      const steady = terminal.part === 'rails' && !kind.changesSides;
+      const isRight = isSource(terminal.part) && terminal.terminal === 'right';
+      const steady = terminal.part === RAILS && !kind.changesSides;
       return {
-        at: isRight ? right.at : terminal,
+        at: isRight ? right.get(terminal.part)! : terminal,
         role: steady ? (role === 'right' ? 'plus' : 'minus') : role,
         colour: steady ? null : colour,
         ...(terminal.part === 'driver' &&
@@ -112,8 +132,12 @@ export function assemble(layout: Layout, jobId: string, supplyId?: string): Asse
   };
   const roots = inOrder(job.lines);
   const branch = new LayBranch(laying, roots, lamps);
-  for (const line of roots)
-    if (line.from.kind !== 'line') branch.lay(line, begin(line), line.from.kind === 'output' && oneSense);
+  for (const line of roots) {
+    if (line.from.kind === 'line') continue;
+    // What is fed beside the job's supply, or by an output, knows no other way.
+    const polarised = line.from.kind === 'output' ? oneSense : line.from.supplyId !== null;
+    branch.lay(line, begin(line), polarised);
+  }
   for (const lamp of lamps) if (lamp.circuitId === null) laying.lamp(lamp, null);
   const parts = seated(onBoards(laying.parts, job), job, (lampId) => laying.wiring.placeOf(job, lampId));
   return { jobId, parts, leads: threaded(laying.leads, parts, job), lines: laying.lines };

@@ -6,6 +6,7 @@ import type { BulbPart } from '../part/bulb';
 import type { DecoderOutput } from '../part/decoder-type';
 import type { HubSocket } from '../part/hub-socket';
 import type { LedPart } from '../part/led';
+import type { Supply } from '../supply';
 import type { DriverBuild, DriverFeed, DriverNeed } from '../supply/drivers/driver-kind';
 
 /** A terminal of a part: `bridge` `plus`. */
@@ -50,7 +51,12 @@ export type Figure =
 /** The parts on the bench, by kind, with the names of their terminals. */
 export type Part = PartBase &
   (
-    | { readonly kind: 'rails'; readonly supplyId: string }
+    | {
+        readonly kind: 'rails';
+        readonly supplyId: string;
+        /** What feeds it where it is not the supply that the job is set on. */
+        readonly beside: Supply | null;
+      }
     | { readonly kind: 'switch'; readonly name: string; readonly on: boolean }
     | { readonly kind: 'fuse'; readonly amps: number }
     | {
@@ -127,6 +133,13 @@ export type Part = PartBase &
       }
   );
 export type PartKind = Part['kind'];
+
+/** The part that is the supply a job is set on. */
+export const RAILS = 'rails';
+/** Id of the part that is a supply beside it. */
+export const besideId = (supplyId: string): string => `${RAILS}-${supplyId}`;
+/** Whether a part is a supply, by its id. */
+export const isSource = (partId: string): boolean => partId === RAILS || partId.startsWith(`${RAILS}-`);
 
 /** Outputs a decoder may have, and another driver. */
 const MOST_OUTPUTS = 16;

@@ -2,6 +2,7 @@ import { plugs, standardColour } from '../part/plug';
 import { decoderTypeOf } from '../document/decoder-record';
 import type { WireColour } from '../part/wire-colour';
 import type { WireRole } from '../document/wire-legend';
+import { besideId } from './assembly';
 import type { Terminal } from './assembly';
 import { isDriven } from '../document/aspect-record';
 import { inOrder } from '../document/in-order';
@@ -114,6 +115,16 @@ export function leadsOf(
       role: 'lamp',
     };
     pair = job.common === 'anode' ? [common, own] : [own, common];
+  } else if (from.kind === 'supply' && from.supplyId !== null) {
+    const part = besideId(from.supplyId);
+    const end = (role: 'plus' | 'minus', terminal: 'right' | 'left'): LeadEnd => ({
+      name: `${role} of its own supply`,
+      short: role,
+      colour: legend[role],
+      terminal: { part, terminal },
+      role,
+    });
+    pair = [end('plus', 'right'), end('minus', 'left')];
   } else if (from.kind === 'supply' || !decoder) {
     const tap = from.kind === 'supply' ? from.tap : 'pickups';
     const tag = tap === 'motor-tags' ? { right: 'orange side', left: 'grey side' } : null;

@@ -62,7 +62,7 @@ function nodeName(net: string): string {
   return `${plainName(net.slice(0, dot))}_${plainName(net.slice(dot + 1))}`;
 }
 
-/** Nets that some chain of parts and joints ties to the rails, and the parts that are not tied. */
+/** Nets that some chain of parts and joints ties to a supply, and the parts that are not tied. */
 function reachable(
   assembly: Assembly,
   nets: ReadonlyMap<string, string>,
@@ -83,7 +83,9 @@ function reachable(
       else at.set(net, [i]);
     }
   });
-  const todo = [nets.get('rails.left')!, nets.get('rails.right')!];
+  const todo = assembly.parts
+    .filter((p) => p.kind === 'rails')
+    .flatMap((p) => terminalsOf.rails.map((terminal) => nets.get(terminalKey({ part: p.id, terminal }))!));
   const reached = new Set(todo);
   for (let net = todo.pop(); net !== undefined; net = todo.pop()) {
     for (const i of at.get(net) ?? []) {

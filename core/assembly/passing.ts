@@ -2,7 +2,7 @@ import { bundleMillimetres, wireOf, type WireName, type WirePart } from '../part
 import { passagesOf, type Passage } from './passages';
 import { EACH_PLACE } from '../document/passage-record';
 import type { JobCore } from '../document/job-record';
-import type { Assembly, Lead } from './assembly';
+import { isSource, type Assembly, type Lead } from './assembly';
 
 /** What goes through a passage, against the bore it has; millimetres. */
 export interface Passing {
@@ -16,7 +16,7 @@ export interface Passing {
 
 /** The wire a lead is: from the supply the feed's, elsewhere the lamps'; what comes on lacquered wire keeps its own. */
 export function wireOfLead({ wires }: Pick<JobCore, 'wires'>, lead: Lead): WirePart {
-  const feeds = lead.from.part === 'rails' || lead.to.part === 'rails';
+  const feeds = isSource(lead.from.part) || isSource(lead.to.part);
   const name: WireName = feeds ? wires.feed : wires.lamps;
   return wireOf(lead.colour === 'lacquered' && !name.startsWith('magnet') ? 'magnet-0.15' : name);
 }

@@ -14,10 +14,11 @@ import { brokenInEvening, eveningRecord } from './evening-record';
 import { brokenInRig, rigRecord } from './rig-record';
 import { boardRecord, brokenInNetwork, networkRecord } from './network-record';
 import { trainRecord } from './train-record';
+import { feedsBeside } from '../supply';
 import type { Say } from './job-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 10;
+export const VERSION = 11;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 
@@ -140,11 +141,23 @@ function brokenInJob(layout: Layout, jobId: string, job: AnyJob, say: Say): void
           ? `its ${driver ? 'driver' : 'decoder'} has no output “${from.output}”`
           : 'there is no decoder',
       );
+    if (from.kind === 'supply' && from.supplyId !== null) {
+      const reason = notOfItsOwn(layout, from.supplyId);
+      if (reason !== null) say(['lines', lineId, 'from', 'supplyId'], reason);
+    }
     if (from.kind !== 'line') continue;
     if (!Object.hasOwn(job.lines, from.line))
       say(['lines', lineId, 'from', 'line'], `there is no line “${from.line}”`);
     else if (feedsItself(job, lineId)) say(['lines', lineId, 'from', 'line'], 'the line feeds itself');
   }
+}
+
+/** Why a supply cannot feed a line beside that of its job; null where it can. */
+function notOfItsOwn({ supplies }: Layout, supplyId: string): string | null {
+  if (!Object.hasOwn(supplies, supplyId)) return `there is no supply “${supplyId}”`;
+  return feedsBeside(supplies[supplyId])
+    ? null
+    : `“${supplies[supplyId].name}” does not keep its sides and its volts: beside another supply only cells and a bus feed a line`;
 }
 
 function feedsItself({ lines }: Pick<AnyJob, 'lines'>, lineId: string): boolean {

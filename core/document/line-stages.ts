@@ -83,9 +83,60 @@ export function chainOf({ lines }: Lines, lineId: string): (LineRecord & { reado
   return chain;
 }
 
+/** Lines that begin at the job's own supply, in order. */
+const mainLines = ({ lines }: Lines): (LineRecord & { readonly id: string })[] =>
+  inOrder(lines).filter((l) => l.from.kind === 'supply' && l.from.supplyId === null);
+
 /** The first line that begins at the supply: what all of a coach's lamps hang on. Null where there is none. */
-export const mainLineId = ({ lines }: Lines): string | null =>
-  inOrder(lines).find((l) => l.from.kind === 'supply')?.id ?? null;
+export const mainLineId = (job: Lines): string | null => mainLines(job)[0]?.id ?? null;
+
+/** The supply beside the job's own that a line begins at, or the one that feeds it; null where it hangs on the job's. */
+export function supplyBeside(job: Lines, lineId: string): string | null {
+  const [root] = chainOf(job, lineId);
+  return root?.from.kind === 'supply' ? root.from.supplyId : null;
+}
+
+/** Every supply a job hangs on, its own first. */
+export const supplyIdsOf = (job: Pick<JobCore, 'lines' | 'supplyId'>): string[] => [
+  ...new Set([
+    job.supplyId,
+    ...inOrder(job.lines).flatMap(({ from }) =>
+      from.kind === 'supply' && from.supplyId !== null ? [from.supplyId] : [],
+    ),
+  ]),
+];
+
+/**
+ * Hangs a circuit on a supply beside the job's own, or back on the job's: on its line where it has one
+ * already, else on a new one. Lines that nothing hangs on any more go.
+ * @param supplyId null for the job's own
+ */
+export function putOnSupply(
+  job: Pick<JobCore, 'lines' | 'circuits'>,
+  circuitId: string,
+  supplyId: string | null,
+): void {
+  const circuit = job.circuits[circuitId];
+  if (supplyBeside(job, circuit.lineId) === supplyId) return;
+  const before = chainOf(job, circuit.lineId).reverse();
+  const there = inOrder(job.lines).find((l) => l.from.kind === 'supply' && l.from.supplyId === supplyId);
+  if (there) circuit.lineId = there.id;
+  else {
+    let id = `${circuitId}-own`;
+    while (Object.hasOwn(job.lines, id)) id += '-too';
+    const order = 1 + Math.max(0, ...Object.values(job.lines).map((l) => l.order));
+    job.lines[id] = lineFrom({ kind: 'supply', tap: 'board', supplyId }, order, circuit.name);
+    circuit.lineId = id;
+  }
+  const main = mainLineId(job);
+  for (const { id } of before) {
+    const used =
+      Object.values(job.circuits).some((c) => c.lineId === id) ||
+      Object.values(job.lines).some((l) => l.from.kind === 'line' && l.from.line === id);
+    if (used || id === main) return;
+    Reflect.deleteProperty(job.lines, id);
+  }
+}
 
 /** The switch in the way of one circuit alone, and where it stands; null without one. */
 export function switchOf(
@@ -160,7 +211,7 @@ export function stageBefore<K extends StageKind>(
  * @param changesSides whether the supply's sides change over
  */
 export function reservoirLineId(job: Lines, changesSides: boolean): string | null {
-  const roots = inOrder(job.lines).filter((l) => l.from.kind === 'supply');
+  const roots = mainLines(job);
   const rectified = (l: LineRecord): boolean => stageOf(l, 'bridge') !== null || stageOf(l, 'diode') !== null;
   return (
     roots.find((l) => stageOf(l, 'reservoir') !== null)?.id ??

@@ -52,6 +52,8 @@ const nodePart = z.discriminatedUnion('kind', [
   }),
   /** A job of the layout, as it stands on the boards, where it is fed. */
   z.looseObject({ kind: z.literal('job'), jobId: z.string() }),
+  /** A rig of the layout, where its supply wires leave the boards. */
+  z.looseObject({ kind: z.literal('rig'), rigId: z.string() }),
   /** Lamps that are no job yet: so many alike, each with a resistor, at once. */
   z.looseObject({
     kind: z.literal('lamps'),
@@ -121,7 +123,12 @@ export type NetworkRecord = z.infer<typeof networkRecord>;
 /** Says what is wrong with a network beyond its schema. */
 export function brokenInNetwork(
   { nodes, runs }: NetworkRecord,
-  known: { readonly supplies: object; readonly jobs: object; isLampType(part: string): boolean },
+  known: {
+    readonly supplies: object;
+    readonly jobs: object;
+    readonly rigs: object;
+    isLampType(part: string): boolean;
+  },
   say: Say,
 ): void {
   for (const [id, { is }] of Object.entries(nodes)) {
@@ -129,6 +136,8 @@ export function brokenInNetwork(
       say(['nodes', id, 'is', 'supplyId'], `there is no supply “${is.supplyId}”`);
     if (is.kind === 'job' && !Object.hasOwn(known.jobs, is.jobId))
       say(['nodes', id, 'is', 'jobId'], `there is no job “${is.jobId}”`);
+    if (is.kind === 'rig' && !Object.hasOwn(known.rigs, is.rigId))
+      say(['nodes', id, 'is', 'rigId'], `there is no rig “${is.rigId}”`);
     if (is.kind === 'lamps' && !known.isLampType(is.part))
       say(['nodes', id, 'is', 'part'], `there is no lamp type “${is.part}”`);
   }

@@ -59,6 +59,7 @@ function nearest(issue: Issue, value: unknown): unknown {
 function safeReference(path: Path, layout: Layout): unknown {
   const field = path[path.length - 1];
   if (['circuitId', 'otherSupplyId', 'secondPart'].includes(String(field))) return null;
+  if (field === 'supplyId' && path.includes('lines')) return null;
   if (field === 'part') return USUAL_LAMP;
   if (field === 'supplyId') return Object.keys(layout.supplies)[0];
   return undefined;

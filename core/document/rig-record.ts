@@ -52,6 +52,8 @@ export const rigRecord = z.looseObject({
   boards: z.array(z.string()).max(60),
   widthMillimetres: z.number().min(50).max(20_000),
   depthMillimetres: z.number().min(50).max(5000),
+  /** The side of the boards, seen from above, that its backscene stands at and its rows run along. */
+  backsceneAt: z.enum(['far', 'left', 'near', 'right']),
   /** It is built of modules of this length that repeat and join; null for one piece. */
   moduleMillimetres: z.number().min(100).max(5000).nullable(),
   backscene: z

@@ -69,8 +69,12 @@ export const lineRecord = z.looseObject({
   order,
   name,
   from: z.discriminatedUnion('kind', [
-    /** Where its two leads are taken from. */
-    z.looseObject({ kind: z.literal('supply'), tap: z.enum(['pickups', 'motor-tags', 'board']) }),
+    /** Where its two leads are taken from: the job's supply, or another that keeps its sides, as a cell of its own. */
+    z.looseObject({
+      kind: z.literal('supply'),
+      tap: z.enum(['pickups', 'motor-tags', 'board']),
+      supplyId: z.string().nullable(),
+    }),
     z.looseObject({
       kind: z.literal('output'),
       output: outputName,

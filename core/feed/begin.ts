@@ -2,7 +2,7 @@ import { freeId } from '../document/usual-supply';
 import { inOrder } from '../document/in-order';
 import { isRail } from '../part/rail';
 import { supplyKind } from '../supply';
-import { fuseRatings } from './fuse-ratings';
+import { fuseRatings } from '../part/fuse-ratings';
 import { hangsOn } from './hangs-on';
 import type { Draft } from 'immer';
 import type { Layout } from '../document/layout';

@@ -37,7 +37,7 @@ const outerMillimetres = (wire: string): number =>
 export function standingAbove(layout: Pick<Layout, 'network'>): ReadonlySet<string> {
   const above = new Set(placesOnRails(layout));
   for (const [id, { is }] of Object.entries(layout.network.nodes))
-    if (is.kind === 'job' || is.kind === 'lamps' || is.kind === 'typed') above.add(id);
+    if (['job', 'rig', 'lamps', 'typed'].includes(is.kind)) above.add(id);
   return above;
 }
 

@@ -1,12 +1,17 @@
 import { fitLed, lumensAt, type LedPart } from '../part/led';
 import { THERMAL_VOLTS } from '../part/junction-model';
 import { lampType } from '../document/lamp-type';
+import { leavesOf } from '../overhead/geometry';
+import { rigPower, type RigPower } from '../overhead/power';
 import { benchOf } from '../study/bench';
 import { usualReadings } from '../study/solver';
 import { CircuitError } from '../circuit/error';
-import { supplyKind, type Supply } from '../supply';
+import { supplyIdsOf } from '../document/line-stages';
+import { deliveredBy, sourceOfLamp, sourcesOf } from '../study/sources';
+import type { Supply } from '../supply';
 import type { AnyJob, Layout } from '../document/layout';
 import type { NodePart } from '../document/network-record';
+import type { RigRecord } from '../document/rig-record';
 import type { Taken } from '../circuit/run-along';
 
 /** What a load draws, and how much light it gives, by the volts between its two leads; ascending from 0. */
@@ -82,14 +87,17 @@ export function jobCurve(layout: Layout, jobId: string, supplyId: string): LoadC
       if (share === 0) return { volts: 0, amps: 0, lumens: 0 };
       const volts = share * usual;
       const set = { ...layout, supplies: { ...layout.supplies, [supplyId]: atVolts(supply, volts) } };
-      const readings = usualReadings(benchOf(set as Layout, jobId, { supplyId }));
+      // What some of its lines hang on beside its own supply feeds those alone.
+      const beside = supplyIdsOf(job).slice(1).includes(supplyId);
+      const bench = benchOf(set as Layout, jobId, beside ? {} : { supplyId });
+      const readings = usualReadings(bench);
+      const source = sourcesOf(bench).find((s) => s.supplyId === supplyId && s.beside === beside)!;
       return {
         volts,
-        amps:
-          supplyKind(supply).changesSides && supply.kind === 'ac-track'
-            ? readings.supplyRmsAmps
-            : readings.supplyAmps.mean,
-        lumens: readings.dies.reduce((sum, d) => sum + d.lumens, 0),
+        amps: supply.kind === 'ac-track' ? readings.supplyRmsAmps : deliveredBy(readings, source).amps.mean,
+        lumens: readings.dies
+          .filter((d) => sourceOfLamp(bench, d.lampId).part === source.part)
+          .reduce((sum, d) => sum + d.lumens, 0),
       };
     });
     curve = {
@@ -101,6 +109,44 @@ export function jobCurve(layout: Layout, jobId: string, supplyId: string): LoadC
     if (!(error instanceof CircuitError)) throw error;
   }
   of.set(supply, curve);
+  return curve;
+}
+
+const ofRig = new WeakMap<RigRecord, { readonly boards: unknown; readonly curve: LoadCurve | null }>();
+
+/** Light of all rows of a rig as they are fed, in lumens. */
+const rigLumens = (rig: RigRecord, { rows }: RigPower): number =>
+  rows.reduce((sum, { rowId, pieces, metres, meanShare }) => {
+    const row = rig.rows[rowId];
+    return sum + row.lumens * leavesOf(row) * meanShare * (row.form === 'spot' ? pieces : metres);
+  }, 0);
+
+/**
+ * What a rig draws where it is fed, by its volts: its rows solved along their own copper, without the wire
+ * it has of its own. Kept as long as rig and boards stay the same.
+ * @returns null for one that has no answer
+ */
+export function rigCurve(layout: Layout, rigId: string): LoadCurve | null {
+  const rig = layout.rigs[rigId];
+  const kept = ofRig.get(rig);
+  if (kept?.boards === layout.boards) return kept.curve;
+  let curve: LoadCurve | null = null;
+  try {
+    const points = SHARES.map((share) => {
+      const volts = share * rig.supply.volts;
+      if (share === 0) return { volts, amps: 0, lumens: 0 };
+      const power = rigPower(layout, { ...rig, supply: { ...rig.supply, volts, wireMillimetres: 0 } });
+      return { volts, amps: power.supplyAmps, lumens: rigLumens(rig, power) };
+    });
+    curve = {
+      volts: points.map((p) => p.volts),
+      amps: points.map((p) => p.amps),
+      lumens: points.map((p) => p.lumens),
+    };
+  } catch (error) {
+    if (!(error instanceof CircuitError)) throw error;
+  }
+  ofRig.set(rig, { boards: layout.boards, curve });
   return curve;
 }
 

@@ -1,7 +1,7 @@
 import { runConductors } from '../part/rail';
 import { fuseSpeeds } from '../part/fuse-speed';
 import { supplyKind, type Supply } from '../supply';
-import { jobCurve, lampsCurve, typedCurve, usualVoltsOf, type LoadCurve } from './load-curve';
+import { jobCurve, lampsCurve, rigCurve, typedCurve, usualVoltsOf, type LoadCurve } from './load-curve';
 import { hangsOn, type HangsOn } from './hangs-on';
 import { runMillimetres } from './run-length';
 import type { Layout } from '../document/layout';
@@ -239,6 +239,10 @@ function takesOf(layout: Layout, fed: ReadonlyMap<string, HangsOn>, id: string):
   switch (is.kind) {
     case 'job': {
       const curve = jobCurve(layout, is.jobId, of.supplyId);
+      return curve && { by: 'curve', curve };
+    }
+    case 'rig': {
+      const curve = rigCurve(layout, is.rigId);
       return curve && { by: 'curve', curve };
     }
     case 'lamps':

@@ -1,3 +1,4 @@
+import { sourceOfLamp } from '../study/sources';
 import { formatQuantity } from '../quantity/format';
 import { bulbVoltsAt } from '../part/bulb';
 import { aboutLamps, atHighest, lampWords } from './about';
@@ -16,14 +17,14 @@ export const bulbVolts = rule({
   about: ({ assembly }) => assembly.parts.some((p) => p.kind === 'bulb'),
   judge(bench, { highest }) {
     const bulbs = bench.assembly.parts.filter((p) => p.kind === 'bulb');
-    const worst = new Map<string, { volts: number; made: number; row: TruthRow }>();
+    const worst = new Map<string, { lampId: string; volts: number; made: number; row: TruthRow }>();
     for (const row of highest)
       for (const die of row.dies) {
         const part = bulbs.find((p) => p.id === die.part);
         if (!part || !(die.litAmps > 0)) continue;
         const volts = bulbVoltsAt(part.bulb, die.litAmps);
         if (volts > MIND_SHARE * part.bulb.volts && volts > (worst.get(die.lampId)?.volts ?? 0))
-          worst.set(die.lampId, { volts, made: part.bulb.volts, row });
+          worst.set(die.lampId, { lampId: die.lampId, volts, made: part.bulb.volts, row });
       }
     if (worst.size === 0) return [];
     const ids = [...worst.keys()];
@@ -33,7 +34,7 @@ export const bulbVolts = rule({
         id: 'bulb-volts',
         severity: top.volts > STOP_SHARE * top.made ? ('stop' as const) : ('mind' as const),
         title: 'Too many volts for the bulbs',
-        sentence: `${lampWords(bench, ids)}: ${formatQuantity(top.volts, 'volt')} RMS${atHighest(bench, top.row)}, made for ${formatQuantity(top.made, 'volt')}.`,
+        sentence: `${lampWords(bench, ids)}: ${formatQuantity(top.volts, 'volt')} RMS${atHighest(sourceOfLamp(bench, top.lampId), top.row)}, made for ${formatQuantity(top.made, 'volt')}.`,
         reason:
           'A bulb a tenth over its volts lives a third as long, and it gets hotter beside the plastic. A bulb for more volts, or two in series.',
         subject: { lamps: ids },

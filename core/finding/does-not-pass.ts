@@ -1,3 +1,4 @@
+import { isSource } from '../assembly/assembly';
 import { anyJobIn } from '../document/jobs';
 import { passingOf, type Passing } from '../assembly/passing';
 import { formatQuantity, inSentence } from '../quantity/format';
@@ -45,7 +46,7 @@ function cures(jobId: string, { passage, leads, bundleMillimetres: bundle }: Pas
       recipe: (draft) => void (anyJobIn(draft, jobId).passages[passage.id].carriesMillimetres = null),
     });
   if (bundle > passage.boreMillimetres) {
-    const feeds = leads.every((l) => l.from.part === 'rails' || l.to.part === 'rails');
+    const feeds = leads.every((l) => isSource(l.from.part) || isSource(l.to.part));
     const thinner = wireNames.filter(
       (w) => bundleMillimetres(leads.map(() => wireOf(w).outsideMillimetres)) <= passage.boreMillimetres,
     );

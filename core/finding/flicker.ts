@@ -1,3 +1,4 @@
+import { sourceOfLamp } from '../study/sources';
 import { formatQuantity } from '../quantity/format';
 import { stockFarads } from '../part/electrolytic';
 import { chainOf, reservoirLineId, stageOf } from '../document/line-stages';
@@ -77,7 +78,7 @@ export const flicker = rule({
         severity: 'mind' as const,
         title: 'The light flickers',
         sentence: `${lampWords(bench, ids)} ${plural(ids.length, 'flickers', 'flicker')} at ${worst.hertz.toPrecision(3)} Hz by ${worst.percent.toFixed(0)} %; up to ${worst.lowRiskPercent.toPrecision(2)} % goes unnoticed.`,
-        reason: reasons[bench.supply.kind],
+        reason: reasons[sourceOfLamp(bench, ids[0]).supply.kind],
         subject: { lamps: ids },
         ...aboutLamps(bench, ids),
         figures: [

@@ -1,3 +1,4 @@
+import { sourceOfLamp } from '../study/sources';
 import { formatQuantity } from '../quantity/format';
 import { inOrder } from '../document/in-order';
 import { aboutLamps, atHighest, lampWords, plural } from './about';
@@ -90,7 +91,7 @@ export const lampCurrent = rule({
           severity: stop ? 'stop' : 'mind',
           title: stop ? 'Too much current for the lamps' : 'The lamps will not last',
           sentence: stop
-            ? `${carries} up to ${formatQuantity(top.amps, 'amp')}${atHighest(bench, top.row)}; ${formatQuantity(limit, 'amp')} is the most.`
+            ? `${carries} up to ${formatQuantity(top.amps, 'amp')}${atHighest(sourceOfLamp(bench, ids[0]), top.row)}; ${formatQuantity(limit, 'amp')} is the most.`
             : `${carries} ${formatQuantity(top.amps, 'amp')}; up to ${formatQuantity(limit, 'amp')} they last for years.`,
           reason: 'A lamp run hard yellows, dims and dies early; half the current looks nearly as bright.',
           subject: { circuit: id, lamps: ids },

@@ -1,3 +1,4 @@
+import { sourceOfLamp } from '../study/sources';
 import { formatQuantity } from '../quantity/format';
 import { inOrder } from '../document/in-order';
 import { stageBefore } from '../document/line-stages';
@@ -42,7 +43,8 @@ export const noCurrentLimit = rule({
       );
       if (!worst) return [];
       // The resistance of a small cell may be limit enough.
-      if (bench.supply.kind === 'cell' && worst.figure <= 1) return [];
+      const source = sourceOfLamp(bench, ids[0]);
+      if (source.supply.kind === 'cell' && worst.figure <= 1) return [];
       const dies = worst.row.dies.filter((d) => ids.includes(d.lampId) && d.led);
       const amps = Math.max(...dies.map((d) => d.amps.greatest));
       const limit = Math.min(...dies.map((d) => d.led!.greatestAmps));
@@ -51,7 +53,7 @@ export const noCurrentLimit = rule({
           id: `no-current-limit ${circuit.id}`,
           severity: 'stop' as const,
           title: 'Nothing limits the current',
-          sentence: `${lampWords(bench, ids)} would draw ${formatQuantity(amps, 'amp')} each${atHighest(bench, worst.row)}, ${formatQuantity(limit, 'amp')} being the most, with no resistor anywhere.`,
+          sentence: `${lampWords(bench, ids)} would draw ${formatQuantity(amps, 'amp')} each${atHighest(source, worst.row)}, ${formatQuantity(limit, 'amp')} being the most, with no resistor anywhere.`,
           reason:
             'Above its forward voltage a lamp takes whatever the supply can give. A resistor decides how much.',
           subject: { circuit: circuit.id, lamps: ids },

@@ -1,3 +1,4 @@
+import { sourceOfLine } from '../study/sources';
 import { formatQuantity } from '../quantity/format';
 import { supplyKind } from '../supply';
 import { takeStage } from '../document/line-stages';
@@ -53,7 +54,7 @@ export const regulatorHeat = rule({
           id: `regulator-heat ${part.id}`,
           severity: worst.figure > STOP_WATTS ? ('stop' as const) : ('mind' as const),
           title: `${part.label} runs hot`,
-          sentence: `It turns ${formatQuantity(worst.figure, 'watt')} into heat${atHighest(bench, worst.row)}, ${formatQuantity(across, 'volt')} standing over it; beside thin plastic ${formatQuantity(MIND_WATTS, 'watt')} is enough.`,
+          sentence: `It turns ${formatQuantity(worst.figure, 'watt')} into heat${atHighest(sourceOfLine(bench, part.line), worst.row)}, ${formatQuantity(across, 'volt')} standing over it; beside thin plastic ${formatQuantity(MIND_WATTS, 'watt')} is enough.`,
           reason:
             'A linear regulator burns whatever the supply has too much. Keep it off the plastic, feed it from less, draw less, or let a resistor share the heat.',
           subject: { part: part.id, line: part.line! },

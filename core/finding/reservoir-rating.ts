@@ -1,3 +1,4 @@
+import { sourceOfLine } from '../study/sources';
 import { formatQuantity } from '../quantity/format';
 import { RATING_MARGIN, ratingFor } from '../part/electrolytic';
 import { extreme } from '../study/no-load';
@@ -26,7 +27,7 @@ export const reservoirRating = rule({
           id: `reservoir-rating ${part.id}`,
           severity: over ? ('stop' as const) : ('mind' as const),
           title: over ? `${part.label}: rated too low` : `${part.label}: little room`,
-          sentence: `It sees up to ${formatQuantity(volts, 'volt')} with the ${sourceName(bench.supply)} at its highest (${formatQuantity(seen.supplyVolts, 'volt')} peak) and every lamp out; it is rated ${formatQuantity(ratedVolts, 'volt')}.`,
+          sentence: `It sees up to ${formatQuantity(volts, 'volt')} with the ${sourceName(sourceOfLine(bench, part.line).supply)} at its highest (${formatQuantity(seen.supplyVolts, 'volt')} peak) and every lamp out; it is rated ${formatQuantity(ratedVolts, 'volt')}.`,
           reason: over
             ? 'Above its rating an electrolytic heats, swells and vents. Leave a fifth of room.'
             : 'A fifth of room above the highest voltage lets it live long; the next rating costs little.',

@@ -1,3 +1,4 @@
+import { sourceOfLine } from '../study/sources';
 import { formatQuantity } from '../quantity/format';
 import { bodyFor, RESISTOR_MARGIN, wattsName } from '../part/resistor';
 import { atHighest, worstRow } from './about';
@@ -34,7 +35,7 @@ export const resistorHeat = rule({
           id: `resistor-heat ${path.slice(2, -1).join(' ')}`,
           severity: over ? 'stop' : 'mind',
           title: over ? 'A resistor runs too hot' : 'A resistor runs at its limit',
-          sentence: `${name} turns ${formatQuantity(watts, 'watt')} into heat${atHighest(bench, worst.row)}; its body is rated ${wattsName(ratedWatts)} (${formatQuantity(ratedWatts, 'watt')}).`,
+          sentence: `${name} turns ${formatQuantity(watts, 'watt')} into heat${atHighest(sourceOfLine(bench, parts[0].line), worst.row)}; its body is rated ${wattsName(ratedWatts)} (${formatQuantity(ratedWatts, 'watt')}).`,
           reason: 'A resistor at its rating is hot enough to soften the plastic it is glued to.',
           subject: { part: parts[0].id, circuit: parts[0].circuit ?? undefined },
           paths: [path],

@@ -1,3 +1,4 @@
+import { sourceOfLamp } from '../study/sources';
 import { formatQuantity } from '../quantity/format';
 import { driverOf } from '../document/aspect-record';
 import { chainOf, putStage, stageOf } from '../document/line-stages';
@@ -41,12 +42,17 @@ export const reverseVoltage = rule({
   needs: ['highest'],
   judge(bench, { highest }) {
     const { job, jobId, supply } = bench;
-    const worst = new Map<string, { volts: number; rated: number; row: TruthRow }>();
+    const worst = new Map<string, { lampId: string; volts: number; rated: number; row: TruthRow }>();
     for (const row of highest)
       for (const die of row.dies) {
         if (!die.led || die.reverseVolts <= die.led.reverseVolts || leaksOnly(bench, row, die)) continue;
         if (die.reverseVolts > (worst.get(die.lampId)?.volts ?? 0))
-          worst.set(die.lampId, { volts: die.reverseVolts, rated: die.led.reverseVolts, row });
+          worst.set(die.lampId, {
+            lampId: die.lampId,
+            volts: die.reverseVolts,
+            rated: die.led.reverseVolts,
+            row,
+          });
       }
     if (worst.size === 0) return [];
     const ids = [...worst.keys()];
@@ -62,6 +68,7 @@ export const reverseVoltage = rule({
       const [root] = chainOf(job, job.circuits[c].lineId);
       return (
         root.from.kind === 'supply' &&
+        root.from.supplyId === null &&
         job.circuits[c].limit === 'each' &&
         job.circuits[c].senses === 'as-they-shine'
       );
@@ -94,7 +101,7 @@ export const reverseVoltage = rule({
         id: 'reverse-voltage',
         severity: unlimited && bare ? ('stop' as const) : ('mind' as const),
         title: 'Voltage the wrong way through the lamps',
-        sentence: `${lampWords(bench, ids)}: ${formatQuantity(most.volts, 'volt')} backwards while dark${atHighest(bench, most.row)}; rated ${formatQuantity(most.rated, 'volt')}.`,
+        sentence: `${lampWords(bench, ids)}: ${formatQuantity(most.volts, 'volt')} backwards while dark${atHighest(sourceOfLamp(bench, most.lampId), most.row)}; rated ${formatQuantity(most.rated, 'volt')}.`,
         reason:
           supply.kind === 'dc-track'
             ? 'A lamp alone in its branch takes the whole track voltage when it runs the other way. Many bear it for years behind a resistor, some fail early; a partner the other way round across it, as where both colours share one resistor, holds it to some 2 or 3 V.'

@@ -1,9 +1,11 @@
+import { LOADED_SHARE } from '../supply';
 import { freeId } from '../document/usual-supply';
 import { change } from '../document/patch';
 import { wantedDaylights } from '../light/daylight';
 import { channels, overheadLamps, type OverheadLamp } from '../part/overhead-lamp';
-import { areaOf, laidMillimetres } from './geometry';
-import { fasciaFor, MOST_WARMER, PLUG_ABOVE, plugRatings, unitAmps, USED_SHARE } from './limits';
+import { areaOf, legsOf } from './area';
+import { laidMillimetres } from './geometry';
+import { fasciaFor, MOST_WARMER, PLUG_ABOVE, plugRatings, unitAmps } from './limits';
 import { rigLight } from './light';
 import { mountingOf } from './mounting';
 import { rigPower } from './power';
@@ -72,6 +74,7 @@ function bareRig(layout: Layout, wish: RigWish): RigRecord {
     boards: [...wish.boards],
     widthMillimetres: wish.widthMillimetres,
     depthMillimetres: wish.depthMillimetres,
+    backsceneAt: legsOf(layout, wish.boards)[0]?.backsceneAt ?? 'far',
     moduleMillimetres: null,
     backscene: { heightMillimetres: 300, reflectance: 0.5 },
     fascia: { forwardMillimetres: 20, dropMillimetres: 60, reflectance: 0 },
@@ -144,7 +147,7 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
   for (const row of Object.values(chosen.rows))
     if (power.rows.some((r) => r.leastShare < 0.9)) row.fed = 'both ends';
   chosen.supply.amps =
-    unitAmps.find((a) => USED_SHARE * a >= power.supplyAmps) ?? unitAmps[unitAmps.length - 1];
+    unitAmps.find((a) => LOADED_SHARE * a >= power.supplyAmps) ?? unitAmps[unitAmps.length - 1];
   chosen.supply.plugAmps =
     plugRatings.find((a) => a >= PLUG_ABOVE * (power.plugAmps ?? 0)) ?? plugRatings[plugRatings.length - 1];
   if (power.supplyAmps > power.wireBearsAmps)
@@ -152,4 +155,23 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
   const { hidingMillimetres } = rigLight(layout, chosen, undefined, STEP).sight;
   if (chosen.fascia) chosen.fascia.dropMillimetres = Math.max(40, fasciaFor(hidingMillimetres));
   return { layout: change(layout, (draft) => void (draft.rigs[rigId] = chosen)).layout, rigId };
+}
+
+/** Rigs over all boards that are asked for: one, or for boards that lie around a corner one along each leg. */
+export function newRigs(
+  layout: Layout,
+  wish: RigWish,
+): { readonly layout: Layout; readonly rigIds: readonly string[] } {
+  const legs = legsOf(layout, wish.boards);
+  if (legs.length < 2) {
+    const made = newRig(layout, wish);
+    return { layout: made.layout, rigIds: [made.rigId] };
+  }
+  return legs.reduce<{ readonly layout: Layout; readonly rigIds: readonly string[] }>(
+    (all, { boards }, k) => {
+      const made = newRig(all.layout, { ...wish, name: `${wish.name}, leg ${k + 1}`.slice(0, 60), boards });
+      return { layout: made.layout, rigIds: [...all.rigIds, made.rigId] };
+    },
+    { layout, rigIds: [] },
+  );
 }

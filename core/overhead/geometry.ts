@@ -1,25 +1,7 @@
 import { inOrder } from '../document/in-order';
 import { channels } from '../part/overhead-lamp';
-import type { Layout } from '../document/layout';
+import type { RigArea } from './area';
 import type { RigRecord, RigRowRecord } from '../document/rig-record';
-
-/** A board under a rig, in millimetres from the left and from the backscene. */
-export interface Under {
-  readonly name: string;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly depth: number;
-}
-
-/** What a rig hangs over. */
-export interface RigArea {
-  readonly boards: readonly Under[];
-  readonly width: number;
-  readonly depth: number;
-  /** Where modules, or boards, meet. */
-  readonly joints: readonly number[];
-}
 
 /** A piece of a row that is lit in one: between cut marks, from where to where. */
 export interface RowPiece {
@@ -28,31 +10,6 @@ export interface RowPiece {
 }
 
 type Row = RigRowRecord & { readonly id: string };
-
-/** The boards of a rig as one area, its left and its backscene at 0; typed measures where it has none. */
-export function areaOf({ boards }: Pick<Layout, 'boards'>, rig: RigRecord): RigArea {
-  const own = inOrder(boards).filter((b) => rig.boards.includes(b.id));
-  const left = Math.min(...own.map((b) => b.xMillimetres));
-  const back = Math.min(...own.map((b) => b.yMillimetres));
-  const under: Under[] =
-    own.length > 0
-      ? own.map((b) => ({
-          name: b.name,
-          x: b.xMillimetres - left,
-          y: b.yMillimetres - back,
-          width: b.widthMillimetres,
-          depth: b.depthMillimetres,
-        }))
-      : [{ name: 'The boards', x: 0, y: 0, width: rig.widthMillimetres, depth: rig.depthMillimetres }];
-  const width = Math.max(...under.map((b) => b.x + b.width));
-  const depth = Math.max(...under.map((b) => b.y + b.depth));
-  const module = rig.moduleMillimetres;
-  const joints =
-    module === null
-      ? [...new Set(under.map((b) => b.x))].filter((x) => x > 0 && x < width)
-      : Array.from({ length: Math.ceil(width / module) - 1 }, (_, k) => (k + 1) * module);
-  return { boards: under, width, depth, joints: joints.sort((a, b) => a - b) };
-}
 
 /** Lit length that is got of a wanted one: strip to its cut marks, tubes whole. */
 export function laidMillimetres({

@@ -6,7 +6,8 @@ import { across, alongLux, lineLux, type LineSource } from '../light/line-source
 import { shadowOf, type Shadow } from '../light/penumbra';
 import { chromaticityOf, mixed, tristimulus, whiteOf, whiteXy, type White } from '../light/white';
 import { channels } from '../part/overhead-lamp';
-import { areaOf, leavesOf, litRows, piecesOf, rigHeight, spotsOf, type RigArea } from './geometry';
+import { areaOf, type RigArea } from './area';
+import { leavesOf, litRows, piecesOf, rigHeight, spotsOf } from './geometry';
 import { sightOf, type Sight } from './sight';
 import type { Layout } from '../document/layout';
 import type { RigRecord, RigRowRecord } from '../document/rig-record';

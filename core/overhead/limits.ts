@@ -1,7 +1,5 @@
 /** What rigs are chosen by and held to; common practice, no source, where nothing else is said. */
 
-/** A supply is used up to this share of what it gives. */
-export const USED_SHARE = 0.8;
 /** Units as they are sold, in amperes. */
 export const unitAmps: readonly number[] = [1, 1.5, 2, 3, 4, 5, 6.3, 8, 10, 12.5, 15, 20, 30];
 /** Plugs as they are sold, in amperes, and how much above what flows one is chosen. */

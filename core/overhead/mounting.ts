@@ -1,6 +1,7 @@
 import { inOrder } from '../document/in-order';
 import { channels, lampKilograms } from '../part/overhead-lamp';
-import { areaOf, laidMillimetres, piecesOf, rigHeight, spotsOf } from './geometry';
+import { areaOf } from './area';
+import { laidMillimetres, piecesOf, rigHeight, spotsOf } from './geometry';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
 

@@ -2,8 +2,9 @@ import { conductorOhms } from '../quantity/conductor';
 import { lowRiskPercent } from '../light/flicker';
 import { BUNDLE_SHARE, feedWires } from '../part/feed-wire';
 import { channels } from '../part/overhead-lamp';
-import { fuseRatings } from '../feed/fuse-ratings';
-import { areaOf, litRows, piecesOf, type RigArea } from './geometry';
+import { fuseRatings } from '../part/fuse-ratings';
+import { areaOf, type RigArea } from './area';
+import { litRows, piecesOf } from './geometry';
 import { pieceRun, type PieceRun } from './strip-run';
 import type { Layout } from '../document/layout';
 import type { RigRecord, RigRowRecord } from '../document/rig-record';
@@ -13,6 +14,8 @@ export interface RowPower {
   readonly rowId: string;
   readonly runs: readonly PieceRun[];
   readonly metres: number;
+  /** Units of it: from cut mark to cut mark, tubes, spots. */
+  readonly pieces: number;
   /** At its own volts, and what that is at the supply. */
   readonly amps: number;
   readonly supplyAmps: number;
@@ -130,6 +133,7 @@ export function rigPower(layout: Pick<Layout, 'boards'>, rig: RigRecord): RigPow
       rowId: row.id,
       runs,
       metres,
+      pieces: sum(runs.map((r) => r.count)),
       amps,
       supplyAmps: atSupply(rig, row, amps),
       watts,

@@ -1,4 +1,5 @@
-import { litRows, rigHeight, type RigArea } from './geometry';
+import type { RigArea } from './area';
+import { litRows, rigHeight } from './geometry';
 import type { RigRecord } from '../document/rig-record';
 
 /** What who stands before it sees of the lamps. */

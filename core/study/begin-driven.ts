@@ -110,7 +110,7 @@ export function hangOnDriver(
     job.lines[lineId] = lineFrom(
       job.driver
         ? { kind: 'output', output: `out${output}`, returnTo: 'common' }
-        : { kind: 'supply', tap: 'board' },
+        : { kind: 'supply', tap: 'board', supplyId: null },
       output,
       names(output),
     );

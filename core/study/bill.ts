@@ -24,6 +24,9 @@ const PRICES = {
   motor: 6,
 } as const;
 
+const cellsPrice = (supply: Supply): number =>
+  supply.kind === 'cell' ? supply.inSeries * cellTypes[supply.cell].price : 0;
+
 /** Price of one part: what the drawer says of its like, else a typical one; nothing for what comes on a board. */
 export function priceOf(part: Part, layout: Layout, supply: Supply): number {
   if (part.board !== null) return 0;
@@ -32,7 +35,7 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
   if (own?.from === 'sundries') return own.price * piecesOf(part);
   switch (part.kind) {
     case 'rails':
-      return supply.kind === 'cell' ? supply.inSeries * cellTypes[supply.cell].price : 0;
+      return cellsPrice(part.beside ?? supply);
     case 'switch':
       return PRICES.switch;
     case 'fuse':

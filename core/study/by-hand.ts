@@ -2,6 +2,8 @@ import { cellTypes } from '../part/cell';
 import { lampType } from '../document/lamp-type';
 import { stageBefore } from '../document/line-stages';
 import { supplyKind } from '../supply';
+import { cellsOf } from './cell-life';
+import { deliveredBy, sourceOfLine } from './sources';
 import { reservoirsOf, reservoirVolts } from './line-readings';
 import {
   cellShortcut,
@@ -46,7 +48,11 @@ export function sumByHand(bench: Bench, readings: Readings, circuitId: string): 
     return { ...sum, left: stripLeftShortcut(STRIP_VOLTS, circuit.ohms, atFull) };
   }
   const rectified = (['bridge', 'diode'] as const).some((k) => stageBefore(job, circuitId, k) !== null);
-  const before = readings.railVolts.greatest - (rectified ? SPOKEN_BRIDGE_VOLTS : 0);
+  const source = sourceOfLine(bench, circuit.lineId);
+  const given = source.beside
+    ? supplyKind(source.supply).highestVolts(source.supply)
+    : readings.railVolts.greatest;
+  const before = given - (rectified ? SPOKEN_BRIDGE_VOLTS : 0);
   const volts = stageBefore(job, circuitId, 'regulator')?.outVolts ?? before;
   const inRow = Math.min(circuit.inSeries, members.length);
   const forward = type.forwardVolts * type.inSeries * inRow;
@@ -78,7 +84,10 @@ export function inrushByHand({ supply, assembly }: Bench): Shortcut {
 
 /** The life of a cell by hand; null for a job on none, or one that draws nothing. */
 export function cellLifeByHand(bench: Bench, readings: Readings): Shortcut | null {
-  const { supply } = bench;
-  if (supply.kind !== 'cell' || !(readings.supplyAmps.mean > 0)) return null;
-  return cellShortcut(cellTypes[supply.cell].milliampHours, readings.supplyAmps.mean);
+  for (const source of cellsOf(bench)) {
+    const { supply } = source;
+    const amps = deliveredBy(readings, source).amps.mean;
+    if (supply.kind === 'cell' && amps > 0) return cellShortcut(cellTypes[supply.cell].milliampHours, amps);
+  }
+  return null;
 }

@@ -1,10 +1,13 @@
 import { cellTypes } from '../part/cell';
 import { totalLumens } from './meter';
 import { usualReadings } from './solver';
+import { deliveredBy, sourceOfLamp, sourcesOf, withSource, type Source } from './sources';
 import type { Bench } from './bench';
 
 /** Light and current while a cell empties. Time zero is the cell as it is now. */
 export interface CellLifeStudy {
+  /** The cell it is about. */
+  readonly source: Source;
   readonly hours: readonly number[];
   /** Light over that of a fresh cell. */
   readonly light: readonly number[];
@@ -22,18 +25,27 @@ const DARK_SHARE = 0.01;
 /** Shares of a fresh cell's light at which a word is said of it. */
 export const lifeShares = [0.5, 0.1, 0.01] as const;
 
+/** The cells that lamps of a job hang on, each a source of its own. */
+export const cellsOf = (bench: Bench): Source[] => sourcesOf(bench).filter((s) => s.supply.kind === 'cell');
+
 /**
  * Follows a cell down its course: at each step of charge the steady current is solved, and the time
- * the step takes is charge over current.
- * @returns null when the job hangs on no cell, or draws nothing
+ * the step takes is charge over current. Of several cells it is the first.
+ * @returns null when the job hangs on no cell, or draws nothing of it
  */
 export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
-  const { supply } = bench;
+  const [source] = cellsOf(bench) as (Source | undefined)[];
+  return source ? lifeOf(bench, source) : null;
+}
+
+function lifeOf(bench: Bench, source: Source): CellLifeStudy | null {
+  const { supply } = source;
   if (supply.kind !== 'cell') return null;
   const coulombs = cellTypes[supply.cell].milliampHours * 3.6;
   const at = (spent: number): { lumens: number; amps: number } => {
-    const readings = usualReadings({ ...bench, supply: { ...supply, spent } });
-    return { lumens: totalLumens(readings), amps: readings.supplyAmps.mean };
+    const readings = usualReadings(withSource(bench, source, { ...supply, spent }));
+    const own = readings.dies.filter((d) => sourceOfLamp(bench, d.lampId).part === source.part);
+    return { lumens: totalLumens({ dies: own }), amps: deliveredBy(readings, source).amps.mean };
   };
   const fresh = at(0);
   if (!(fresh.amps > 1e-9) || !(fresh.lumens > 0)) return null;
@@ -59,7 +71,7 @@ export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
     if (now.lumens < DARK_SHARE * fresh.lumens) break;
   }
   const moments = lifeShares.map((s) => crossing(hours, light, s));
-  return { hours, light, amps, spent, moments, lastHours: moments[2] ?? time };
+  return { source, hours, light, amps, spent, moments, lastHours: moments[2] ?? time };
 }
 
 function crossing(hours: readonly number[], light: readonly number[], share: number): number | null {

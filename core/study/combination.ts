@@ -3,7 +3,7 @@ import { THERMAL_VOLTS } from '../part/junction-model';
 import { LIMITER_KNEE_VOLTS } from '../assembly/elements';
 import { bulbs } from '../part/bulb';
 import { lampType } from '../document/lamp-type';
-import { stageBefore } from '../document/line-stages';
+import { stageBefore, supplyBeside } from '../document/line-stages';
 import { formatQuantity } from '../quantity/format';
 import { supplyKind } from '../supply';
 import type { LampCore } from '../document/lamp-record';
@@ -23,13 +23,13 @@ const SCHOTTKY_VOLTS = 0.15;
  */
 export function refusedCombination(layout: Layout, jobId: string): string | null {
   const job = layout.jobs[jobId];
-  const supply = layout.supplies[job.supplyId];
-  const has = supplyKind(supply).highestVolts(supply);
   for (const [circuitId, circuit] of Object.entries(job.circuits)) {
     const members = Object.values<LampCore>(job.lamps).filter(
       (l) => l.circuitId === circuitId && !Object.hasOwn(bulbs, l.part),
     );
     if (members.length === 0) continue;
+    const supply = layout.supplies[supplyBeside(job, circuit.lineId) ?? job.supplyId];
+    const has = supplyKind(supply).highestVolts(supply);
     const bridge = stageBefore(job, circuitId, 'bridge');
     const rectifier = bridge ?? stageBefore(job, circuitId, 'diode');
     const regulator = stageBefore(job, circuitId, 'regulator');

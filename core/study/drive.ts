@@ -81,6 +81,8 @@ export function shouldShine(
   const [root] = chainOf(job, job.circuits[circuitId].lineId);
   if (root.from.kind === 'output' && hasOutputs(job))
     return !second && phase.slices.some((s) => s.conducting.has(outputOf(job, lampId)!));
+  // What hangs on a supply beside the job's own knows neither its directions nor its throttle.
+  if (root.from.kind === 'supply' && root.from.supplyId !== null) return !second;
   return shinesOf(job.kind).shines(job, lampId, state, second);
 }
 

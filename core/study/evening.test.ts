@@ -4,7 +4,7 @@ import { boatTrain } from '../../tests/generated';
 import { checkLayout } from '../document/file';
 import { change } from '../document/patch';
 import { planckianXy, screenColour } from '../light/colour';
-import { eveningStudy, isLitAt, spansOf } from './evening';
+import { eveningStudy, isLitAt, litOnceMore, spansOf } from './evening';
 import { glowOf } from './glow';
 import type { Layout } from '../document/layout';
 import type { DieReading } from './readings';
@@ -12,15 +12,16 @@ import type { DieReading } from './readings';
 const span = (fromMinutes: number, toMinutes: number) => ({ fromMinutes, toMinutes });
 /** Three jobs on one supply, lit at other times. */
 const [a, b, c] = ['quay-lamps', 'buffer-stop', 'quay-distant'];
+const { supplyId } = boatTrain().jobs[a];
 const evening = (lit: Layout['evening']['lit']): Layout =>
   change(boatTrain(), (draft) => {
     draft.evening = { beginsMinutes: 1140, lastsMinutes: 180, lit };
     for (const id of [a, b, c]) draft.jobs[id].supplyId = draft.jobs[a].supplyId;
   }).layout;
 const taking = new Map([
-  [a, { amps: 0.1, volts: 12 }],
-  [b, { amps: 0.02, volts: 12 }],
-  [c, { amps: 0.03, volts: 12 }],
+  [a, [{ supplyId, amps: 0.1, volts: 12 }]],
+  [b, [{ supplyId, amps: 0.02, volts: 12 }]],
+  [c, [{ supplyId, amps: 0.03, volts: 12 }]],
 ]);
 
 describe('an evening', () => {
@@ -53,6 +54,20 @@ describe('an evening', () => {
       { numRuns: 100, seed: 7 },
     );
   });
+  test('what is lit once more is lit in the middle of its longest dark; what is never dark stays', () => {
+    const at = (...spans: [number, number][]) => evening({ [a]: spans.map(([x, y]) => span(x, y)) }).evening;
+    expect(litOnceMore(at([0, 60]), a)).toEqual([
+      [0, 60],
+      [100, 140],
+    ]);
+    expect(litOnceMore(at([90, 100], [150, 180]), a)).toEqual([
+      [30, 60],
+      [90, 100],
+      [150, 180],
+    ]);
+    expect(litOnceMore(at([0, 85], [95, 180]), a)).toHaveLength(2);
+    expect(litOnceMore(at(), b)).toEqual([[0, 180]]);
+  });
   test('a cell tells what of its charge is taken', () => {
     const layout = change(evening({}), (draft) => {
       draft.supplies[draft.jobs[a].supplyId] = {
@@ -62,7 +77,7 @@ describe('an evening', () => {
     const [only] = eveningStudy(layout, taking);
     expect(only.chargeShare).toBeGreaterThan(0);
     // Twice the current takes twice the charge.
-    const twice = new Map([...taking].map(([id, t]) => [id, { ...t, amps: 2 * t.amps }]));
+    const twice = new Map([...taking].map(([id, own]) => [id, own.map((t) => ({ ...t, amps: 2 * t.amps }))]));
     expect(eveningStudy(layout, twice)[0].chargeShare! / only.chargeShare!).toBeCloseTo(2, 9);
   });
   test.each([

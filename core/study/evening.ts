@@ -1,14 +1,29 @@
 import { cellTypes } from '../part/cell';
 import { supplyKind } from '../supply';
 import type { EveningRecord } from '../document/evening-record';
+import { deliveredBy, sourcesOf } from './sources';
 import type { Layout } from '../document/layout';
+import type { SolvedJob } from './solved-job';
 
-/** What a job takes while it is lit. */
+/** A time at which something is lit is no shorter when it is added. */
+const LEAST_MINUTES = 5;
+
+/** What a job takes of one of its supplies while it is lit. */
 export interface Taking {
+  readonly supplyId: string;
   readonly amps: number;
   /** Between the supply's two sides at the job, without sign. */
   readonly volts: number;
 }
+
+/** What a solved job takes of each supply it hangs on; nothing where it has no answer. */
+export const takingsOf = ({ bench, readings }: Pick<SolvedJob, 'bench' | 'readings'>): Taking[] =>
+  bench && readings
+    ? sourcesOf(bench).map((source) => {
+        const { amps, volts } = deliveredBy(readings, source);
+        return { supplyId: source.supplyId, amps: amps.mean, volts: volts.mean };
+      })
+    : [];
 
 /** When a job is lit, in minutes after the evening began, ascending and apart. */
 export type Spans = readonly (readonly [number, number])[];
@@ -45,6 +60,22 @@ export function spansOf(evening: EveningRecord, jobId: string): Spans {
   return joined;
 }
 
+/**
+ * One more time at which a job is lit: in the middle third of the longest it is dark for.
+ * @returns all its times; as they were where it is never dark for long enough
+ */
+export function litOnceMore(evening: EveningRecord, jobId: string): Spans {
+  const spans = spansOf(evening, jobId);
+  const ends = [0, ...spans.flat(), evening.lastsMinutes];
+  let [from, length] = [0, 0];
+  for (let i = 0; i < ends.length; i += 2)
+    if (ends[i + 1] - ends[i] > length) [from, length] = [ends[i], ends[i + 1] - ends[i]];
+  if (length < 3 * LEAST_MINUTES) return spans;
+  const third = LEAST_MINUTES * Math.floor(length / 3 / LEAST_MINUTES);
+  const more: [number, number] = [from + third, from + 2 * third];
+  return [...spans, more].sort((a, b) => a[0] - b[0]);
+}
+
 /** Whether a job is lit so many minutes after the evening began. */
 export const isLitAt = (evening: EveningRecord, jobId: string, minutes: number): boolean =>
   spansOf(evening, jobId).some(([from, to]) => minutes >= from && minutes < to);
@@ -54,15 +85,18 @@ export const isLitAt = (evening: EveningRecord, jobId: string, minutes: number):
  * greatest, and its energy (volts times amperes times hours).
  * @param taking of jobs that are solved; those left out draw nothing
  */
-export function eveningStudy(layout: Layout, taking: ReadonlyMap<string, Taking>): SupplyEvening[] {
+export function eveningStudy(
+  layout: Layout,
+  taking: ReadonlyMap<string, readonly Taking[]>,
+): SupplyEvening[] {
   const { evening } = layout;
   const bySupply = new Map<string, { readonly of: Taking; readonly spans: Spans }[]>();
-  for (const [jobId, of] of taking) {
-    const { supplyId } = layout.jobs[jobId];
-    const own = bySupply.get(supplyId) ?? [];
-    own.push({ of, spans: spansOf(evening, jobId) });
-    bySupply.set(supplyId, own);
-  }
+  for (const [jobId, takings] of taking)
+    for (const of of takings) {
+      const own = bySupply.get(of.supplyId) ?? [];
+      own.push({ of, spans: spansOf(evening, jobId) });
+      bySupply.set(of.supplyId, own);
+    }
   return [...bySupply].map(([supplyId, jobs]) => {
     const supply = layout.supplies[supplyId];
     const moments = [...new Set([0, ...jobs.flatMap((j) => j.spans.flat())])]

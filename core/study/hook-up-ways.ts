@@ -3,7 +3,7 @@ import { change } from '../document/patch';
 import { hookUps, isScenery, type HookUpName, type Scenery } from '../document/scenery-record';
 import { usualSupply } from '../document/usual-supply';
 import { anyJobIn } from '../document/jobs';
-import { supplyKind } from '../supply';
+import { LOADED_SHARE, supplyKind } from '../supply';
 import { benchOf, withFaults, type Bench } from './bench';
 import { costOf } from './bill';
 import { hookUp, SCENIC_AMPS, styleOf } from './hook-up';
@@ -52,8 +52,6 @@ const joins: Readonly<
   // A share of the board, by the address.
   output: { each: 0, once: 4, places: null },
 };
-/** A supply is loaded to this share of what it gives (common practice, no source). */
-const LOADED_SHARE = 0.8;
 /** A way that gives a lamp less than this share of what it has now does not light it. */
 const LEAST_SHARE = 0.5;
 

@@ -121,7 +121,7 @@ export function hookUp(
     for (const id of Object.keys(job.circuits)) if (id !== first.id) Reflect.deleteProperty(job.circuits, id);
   }
   job.hookUp = name;
-  const feed = lineFrom({ kind: 'supply', tap: 'board' }, 1, 'Feed');
+  const feed = lineFrom({ kind: 'supply', tap: 'board', supplyId: null }, 1, 'Feed');
   const held = job.lines[FEED] as Job['lines'][string] | undefined;
   const keptSwitch = held && stageOf(held, 'switch');
   job.lines = { [FEED]: feed };

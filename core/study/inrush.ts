@@ -3,6 +3,7 @@ import { transientOf } from '../circuit/transient';
 import { supplyKind, type Stress } from '../supply';
 import { reservoirsOf } from './line-readings';
 import { loweredAt } from './netlist-at';
+import { sourceOfLine } from './sources';
 import { usualState } from './states';
 import type { Netlist } from '../circuit/netlist';
 import type { Bench } from './bench';
@@ -38,13 +39,19 @@ const begunAt = (netlist: Netlist, phaseDegrees: number): Netlist => ({
   ),
 });
 
+/** Reservoirs that the supply itself charges, not one beside it. */
+const chargedOf = (bench: Bench) => reservoirsOf(bench).filter((r) => !sourceOfLine(bench, r.line).beside);
+
 /** Resistance in the way of the charge, and what is charged. */
-function charging({ supply, assembly }: Bench): { ohms: number; farads: number } {
-  const resistors = assembly.parts.filter((p) => p.kind === 'resistor' && p.role === 'charge');
+function charging(bench: Bench): { ohms: number; farads: number } {
+  const { supply, assembly } = bench;
+  const resistors = assembly.parts.filter(
+    (p) => p.kind === 'resistor' && p.role === 'charge' && !sourceOfLine(bench, p.line).beside,
+  );
   const ohms = resistors.reduce((sum, p) => sum + (p.kind === 'resistor' ? p.ohms : 0), 0);
   return {
     ohms: supplyKind(supply).sourceOhms(supply) + ohms,
-    farads: reservoirsOf({ assembly }).reduce((sum, p) => sum + p.farads, 0),
+    farads: chargedOf(bench).reduce((sum, p) => sum + p.farads, 0),
   };
 }
 
@@ -62,7 +69,7 @@ export function inrushStudy(
 ): InrushStudy | null {
   const { supply } = bench;
   const { leftOut } = loweredAt(bench, fullThrottle(bench), { stress });
-  if (!reservoirsOf(bench).some((r) => !leftOut.includes(r.id))) return null;
+  if (!chargedOf(bench).some((r) => !leftOut.includes(r.id))) return null;
   const { netlist, angleDegrees } = worstContact(bench, stress);
   const { ohms, farads } = charging(bench);
   const limit = supplyKind(supply).limit(supply);

@@ -1,4 +1,4 @@
-import { dieElement, dieNodes } from '../assembly/elements';
+import { besideElement, dieElement, dieNodes } from '../assembly/elements';
 import { elementId } from '../assembly/element-id';
 import { outputElement } from '../assembly/decoder-elements';
 import { holdElement } from '../assembly/driver-elements';
@@ -15,6 +15,7 @@ import { worstFlicker } from '../light/flicker';
 import type { Lowered } from '../assembly/lower';
 import type { Spread } from '../circuit/average';
 import type { Plan } from '../circuit/plan';
+import { sourcesOf, type Source } from './sources';
 import type { Bench } from './bench';
 import type { DieReading, PartReading, Readings } from './readings';
 
@@ -37,6 +38,8 @@ interface MeteredOutput {
 
 /** Figures of the supply before those of the parts. */
 const HEAD = 3;
+/** Figures of each supply beside it. */
+const PER_SOURCE = 2;
 /** Figures of each measured part. */
 const PER_PART = 3;
 
@@ -54,6 +57,7 @@ export class Meter {
   readonly dies: readonly Die[];
   readonly parts: readonly Measured[];
   readonly outputs: readonly MeteredOutput[];
+  private readonly beside: readonly Source[];
   private readonly live: readonly Part[];
 
   constructor(
@@ -61,6 +65,7 @@ export class Meter {
     private readonly lowered: Lowered,
   ) {
     const { job, assembly } = bench;
+    this.beside = sourcesOf(bench).filter((s) => s.beside);
     const out = new Set(lowered.leftOut);
     this.live = assembly.parts.filter((p) => !out.has(p.id));
     this.parts = this.live.filter(measures);
@@ -105,6 +110,8 @@ export class Meter {
       (s, t) => supply(s, t) ** 2,
       (s, t) => Math.abs(rails(s, t)),
     ];
+    for (const { part } of this.beside)
+      list.push(currentProbe(plan, besideElement(part)), between(part, 'right', 'left'));
     for (const end of this.bench.assembly.lines)
       list.push(
         voltageProbe(plan, at(end.plus.part, end.plus.terminal), at(end.minus.part, end.minus.terminal)),
@@ -211,16 +218,23 @@ export class Meter {
   ): Readings {
     const { bench, parts, outputs } = this;
     const lines = new Map<string, Spread>();
+    const linesAt = HEAD + PER_SOURCE * this.beside.length;
     bench.assembly.lines.forEach((end, i) => {
-      if (!lines.has(end.line)) lines.set(end.line, figure(HEAD + i));
+      if (!lines.has(end.line)) lines.set(end.line, figure(linesAt + i));
     });
-    const partsAt = HEAD + bench.assembly.lines.length;
+    const partsAt = linesAt + bench.assembly.lines.length;
     const outputsAt = partsAt + PER_PART * parts.length;
     return {
       ...rest,
       supplyAmps: figure(0),
       supplyRmsAmps: Math.sqrt(Math.max(0, figure(1).mean)),
       railVolts: figure(2),
+      beside: new Map(
+        this.beside.map(({ part }, i) => {
+          const at = HEAD + PER_SOURCE * i;
+          return [part, { amps: figure(at), volts: figure(at + 1) }];
+        }),
+      ),
       lines,
       parts: new Map(
         parts.map((part, i): [string, PartReading] => {

@@ -5,6 +5,7 @@ import { periodicSteadyState } from '../circuit/steady';
 import { supplyKind } from '../supply';
 import { controlsIn } from './drive';
 import { reservoirsOf } from './line-readings';
+import { sourceOfLine } from './sources';
 import { usualState } from './states';
 import type { Bench } from './bench';
 import type { Spread } from '../circuit/average';
@@ -36,6 +37,10 @@ export function noLoadStudy(bench: Bench): NoLoad[] {
   };
   const kind = supplyKind(supply);
   const turns = kind.inputs(supply).some((i) => i.id === 'direction');
+  const highestVolts = (lineId: string | null): number => {
+    const source = sourceOfLine(bench, lineId);
+    return supplyKind(source.supply).highestVolts(source.supply);
+  };
   const worst = new Map<string, NoLoad>();
   for (const direction of turns ? (['forward', 'reverse'] as const) : (['forward'] as const)) {
     const controls = controlsIn({ ...usualState(bench), direction });
@@ -47,7 +52,7 @@ export function noLoadStudy(bench: Bench): NoLoad[] {
     seen.forEach((r, i) => {
       const before = worst.get(r.id)?.volts;
       if (!before || extreme(spreads[i]) > extreme(before))
-        worst.set(r.id, { part: r.id, supplyVolts: kind.highestVolts(supply), volts: spreads[i] });
+        worst.set(r.id, { part: r.id, supplyVolts: highestVolts(r.line), volts: spreads[i] });
     });
   }
   return [...worst.values()];

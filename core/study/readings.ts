@@ -39,6 +39,12 @@ export interface PartReading {
   readonly watts: number;
 }
 
+/** What a supply delivers, and the volts between its two sides at the job. */
+export interface Delivered {
+  readonly amps: Spread;
+  readonly volts: Spread;
+}
+
 /** What flows and shines in one phase of a state, once it has been on for long. Means are over one period. */
 export interface Readings {
   readonly dies: readonly DieReading[];
@@ -51,6 +57,8 @@ export interface Readings {
   /** What the supply delivers, without sign; and its true RMS. */
   readonly supplyAmps: Spread;
   readonly supplyRmsAmps: number;
+  /** What each supply beside it delivers, by its part. */
+  readonly beside: ReadonlyMap<string, Delivered>;
   /** Between the supply's two sides at the job, without sign. */
   readonly railVolts: Spread;
   readonly period: number;

@@ -1,3 +1,4 @@
+import { supplyIdsOf } from '../document/line-stages';
 import { benchOf, type Bench } from './bench';
 import { Solver } from './solver';
 import { usualState } from './states';
@@ -13,7 +14,7 @@ export interface SolvedJob {
 }
 
 interface Known {
-  readonly supply: unknown;
+  readonly supplies: readonly unknown[];
   readonly drawer: unknown;
   readonly solved: SolvedJob;
 }
@@ -22,12 +23,16 @@ const known = new WeakMap<AnyJob, Known>();
 /** Charges of the last answer of a job, by its id: where the next search begins. */
 const lastStored = new Map<string, Float64Array>();
 
+const suppliesOf = ({ supplies }: Layout, job: AnyJob): unknown[] =>
+  supplyIdsOf(job).map((supplyId) => supplies[supplyId]);
+
 /** A job that was solved before and has not changed since; null for one that has to be solved. */
 export function knownJob(layout: Layout, id: string): SolvedJob | null {
   const job = layout.jobs[id];
   const before = known.get(job);
-  const same = before?.supply === layout.supplies[job.supplyId] && before.drawer === layout.drawer;
-  return same && before.solved.id === id ? before.solved : null;
+  const same =
+    before?.drawer === layout.drawer && suppliesOf(layout, job).every((s, i) => s === before.supplies[i]);
+  return before && same && before.solved.id === id ? before.solved : null;
 }
 
 /** Keeps what was solved of a job elsewhere: null where it has no answer. */
@@ -40,7 +45,7 @@ export function keepSolved(layout: Layout, id: string, readings: Readings | null
     bench = null;
   }
   const solved = { id, job, bench, readings };
-  known.set(job, { supply: layout.supplies[job.supplyId], drawer: layout.drawer, solved });
+  known.set(job, { supplies: suppliesOf(layout, job), drawer: layout.drawer, solved });
   return solved;
 }
 

@@ -107,7 +107,12 @@ export class Solver {
   private way(controls: Controls, stress: Stress): Way {
     const { supply, assembly } = this.bench;
     const elements = supplyKind(supply).lower(supply, { right: 'r', left: GROUND }, { controls, stress }, {});
-    const key = JSON.stringify(elements.map((e) => (e.kind === 'voltage' ? [e.id, e.a, e.b] : e)));
+    // A supply beside it is compiled as it is.
+    const beside = assembly.parts.some((p) => p.kind === 'rails' && p.beside);
+    const key = JSON.stringify([
+      beside ? stress : null,
+      elements.map((e) => (e.kind === 'voltage' ? [e.id, e.a, e.b] : e)),
+    ]);
     let way = this.ways.get(key);
     if (!way) this.ways.set(key, (way = new Way(this.bench, lower(assembly, supply, { controls, stress }))));
     return way;

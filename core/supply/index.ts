@@ -27,5 +27,11 @@ export function supplyKind(supply: Supply): SupplyKind<Supply> {
   return supplyKinds[supply.kind] as unknown as SupplyKind<Supply>;
 }
 
+/** Whether a supply can feed lines of a job that hangs on another: it keeps its sides, and no hand sets it. */
+export function feedsBeside(supply: Supply): boolean {
+  const kind = supplyKind(supply);
+  return !kind.changesSides && kind.inputs(supply).length === 0;
+}
+
 export type { AccessoryOutput, AcTrack, CellSupply, DccTrack, DcTrack, LampController, LayoutBus };
-export { usualControls, type Controls, type Feeding, type Stress } from './supply-kind';
+export { LOADED_SHARE, usualControls, type Controls, type Feeding, type Stress } from './supply-kind';

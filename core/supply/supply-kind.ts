@@ -80,5 +80,8 @@ export function sourceBehindOhms(
   ];
 }
 
+/** Supplies are loaded to this share of what they give at most (common practice, no source). */
+export const LOADED_SHARE = 0.8;
+
 /** Whether a supply is taken higher than it is set. */
 export const high = (stress: Stress | undefined): boolean => stress !== undefined && stress !== 'usual';

@@ -1,6 +1,7 @@
 import { decoderTypeOf } from '../../../core/document/decoder-record';
 import { supplyKind } from '../../../core/supply';
 import { formatQuantity } from '../../../core/quantity/format';
+import { sourceOfLine } from '../../../core/study/sources';
 import { useRoom, type Room } from '../use-room';
 import { wirePaint } from '../../../core/part/wire-colour';
 import { leastWidth, laddersOf, HEAD, type Head, type Ladder } from './ladder';
@@ -142,7 +143,8 @@ function titleOf({ parts, heads }: Ladder, { job }: Bench): string {
 function lineWords({ parts, columns }: Ladder, { bench, readings }: PictureProps['solved']): string | null {
   const steady = parts.some((p) => ['bridge', 'regulator', 'electrolytic'].includes(p.part.kind));
   const line = columns.flatMap((c) => c.parts.map((p) => p.part.line)).find((id) => id !== null);
-  if ((!steady && supplyKind(bench.supply).changesSides) || line === undefined) return null;
+  if (line === undefined) return null;
+  if (!steady && supplyKind(sourceOfLine(bench, line).supply).changesSides) return null;
   const volts = readings?.lines.get(line ?? '');
   return volts ? formatQuantity(Math.abs(volts.mean), 'volt') : null;
 }
@@ -176,8 +178,8 @@ function headColour(t: Terminal, { assembly, job }: Bench): keyof typeof wirePai
 
 /** A terminal of the supply or the decoder as a person calls it. */
 function headWords({ part, terminal }: Terminal, { job, supply, assembly }: Bench): string {
-  if (part === 'rails') return supplyKind(supply).sides[terminal as 'right' | 'left'];
   const from = assembly.parts.find((p) => p.id === part);
+  if (from?.kind === 'rails') return supplyKind(from.beside ?? supply).sides[terminal as 'right' | 'left'];
   if (from?.kind === 'tester') return `tester ${terminal}`;
   if (from?.kind === 'driver') {
     if (terminal === 'common') return from.switches === 'minus' ? 'common +' : 'common −';

@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { runCsv, runTable } from '../../../core/build/lists/run-table';
 import { patched } from '../../../core/document/patch';
-import { formatQuantity } from '../../../core/quantity/format';
 import { FindingsPanel } from '../../bench/findings-panel';
 import { PreviewBand } from '../../bench/preview-band';
 import { saveFile } from '../../storage/files';
@@ -16,6 +15,7 @@ import { PlanDrawing, type Chosen } from './plan-drawing';
 import { PlanWires } from './plan-wires';
 import { RunFields } from './run-fields';
 import { RunList } from './run-list';
+import { LoadBars } from '../../fields/load-bars';
 import type { FeedFigures } from '../../../core/feed/reading';
 import type { Finding, Remedy } from '../../../core/finding/finding';
 import type { Layout } from '../../../core/document/layout';
@@ -69,7 +69,13 @@ function Feeds({ layout: open }: { readonly layout: Layout }) {
             value={view}
             onChange={setView}
           />
-          <Loads layout={layout} figures={figures} />
+          <LoadBars
+            loads={[...(figures?.supplies ?? [])].map(([id, load]) => ({
+              ...load,
+              id,
+              name: layout.supplies[id].name,
+            }))}
+          />
         </div>
         {shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
         <PlanDrawing
@@ -147,29 +153,6 @@ function Feeds({ layout: open }: { readonly layout: Layout }) {
         </section>
       </aside>
     </main>
-  );
-}
-
-/** For each supply on the plan how much of what it gives is drawn. */
-function Loads({ layout, figures }: { readonly layout: Layout; readonly figures: FeedFigures | null }) {
-  return (
-    <ul className="feeds-loads">
-      {[...(figures?.supplies ?? [])].map(([id, { amps, limitAmps }]) => (
-        <li key={id} className={amps > 0.8 * limitAmps ? 'near' : ''}>
-          <span>{layout.supplies[id].name}</span>
-          <meter
-            min={0}
-            max={limitAmps}
-            high={0.8 * limitAmps}
-            value={Math.max(0, amps)}
-            aria-label={`${layout.supplies[id].name}: drawn of what it gives`}
-          />
-          <b className="figure">
-            {formatQuantity(amps, 'amp', { significant: 2 })} of {formatQuantity(limitAmps, 'amp')}
-          </b>
-        </li>
-      ))}
-    </ul>
   );
 }
 

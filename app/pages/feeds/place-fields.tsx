@@ -1,4 +1,6 @@
 import { Button } from 'antd';
+import { Link } from 'react-router';
+import { rigPath } from '../../shell/paths';
 import { DeleteOutlined } from '@ant-design/icons';
 import { dropPlace, putRun } from '../../../core/feed/begin';
 import { inOrder } from '../../../core/document/in-order';
@@ -165,6 +167,12 @@ function PartFields({
             onCommit={(n) => set('converter', 'Efficiency', (own) => void (own.efficiency = n / 100))}
           />
         </div>
+      );
+    case 'rig':
+      return (
+        <p>
+          <Link to={rigPath(is.rigId)}>The light above</Link>, by what its rows take.
+        </p>
       );
     case 'lamps':
       return (

@@ -311,6 +311,7 @@ function Symbol({ node, lightness }: { readonly node: NodeRecord; readonly light
     case 'typed':
       return <path d="M0 -8L9 0L0 8L-9 0Z" className="plan-box" />;
     case 'job':
+    case 'rig':
     case 'lamps':
       return (
         <>

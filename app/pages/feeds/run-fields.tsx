@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { isRail, runConductors } from '../../../core/part/rail';
 import { fuseSpeeds, type FuseSpeedName } from '../../../core/part/fuse-speed';
-import { fuseRatings } from '../../../core/feed/fuse-ratings';
+import { fuseRatings } from '../../../core/part/fuse-ratings';
 import { wireColours, type WireColour } from '../../../core/part/wire-colour';
 import { formatQuantity } from '../../../core/quantity/format';
 import { CheckField } from '../../fields/check-field';

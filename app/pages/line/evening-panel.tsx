@@ -1,7 +1,15 @@
-import { Slider } from 'antd';
+import { Button, Slider } from 'antd';
+import { PlusOutlined } from '@ant-design/icons';
 import { inOrder } from '../../../core/document/in-order';
 import { formatQuantity } from '../../../core/quantity/format';
-import { eveningStudy, spansOf, type Taking } from '../../../core/study/evening';
+import {
+  eveningStudy,
+  litOnceMore,
+  spansOf,
+  takingsOf,
+  type Spans,
+  type Taking,
+} from '../../../core/study/evening';
 import { FigureTable } from '../../fields/figure-table';
 import { SelectField } from '../../fields/select-field';
 import { useLayoutStore } from '../../store/layout-store';
@@ -9,6 +17,8 @@ import type { Layout } from '../../../core/document/layout';
 import type { SolvedJobs } from '../../store/use-solved-jobs';
 
 const STEP_MINUTES = 5;
+/** What is dark all evening has a slider too. */
+const NEVER = [0, 0] as const;
 const lengths = [60, 120, 180, 240, 300, 360, 480];
 
 /** A time of day of so many minutes after midnight. */
@@ -29,9 +39,9 @@ export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelPr
   const edit = useLayoutStore((s) => s.edit);
   const { evening } = layout;
   const taking = new Map(
-    inOrder(layout.jobs).flatMap(({ id }): [string, Taking][] => {
-      const readings = solved.get(id)?.readings;
-      return readings ? [[id, { amps: readings.supplyAmps.mean, volts: readings.railVolts.mean }]] : [];
+    inOrder(layout.jobs).flatMap(({ id }): [string, Taking[]][] => {
+      const job = solved.get(id);
+      return job ? [[id, takingsOf(job)]] : [];
     }),
   );
   const study = eveningStudy(layout, taking);
@@ -72,28 +82,46 @@ export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelPr
       <div className="evening-rows">
         {inOrder(layout.jobs).map(({ id, name }) => {
           const spans = spansOf(evening, id);
-          const [from, to] = spans.length > 0 ? [spans[0][0], spans[spans.length - 1][1]] : [0, 0];
+          const set = (now: Spans): void =>
+            edit(
+              `${name} is lit`,
+              (draft) =>
+                void (draft.evening.lit[id] = now
+                  .filter(([from, to]) => from < to)
+                  .map(([fromMinutes, toMinutes]) => ({ fromMinutes, toMinutes }))),
+              `evening ${id}`,
+            );
+          const more = litOnceMore(evening, id);
           return (
             <div className="evening-row" key={id}>
               <span id={`lit-${id}`}>{name}</span>
-              <Slider
-                range
-                ariaLabelledByForHandle={[`lit-${id}`, `lit-${id}`]}
-                ariaValueTextFormatterForHandle={[(v) => time(v), (v) => time(v)]}
-                min={0}
-                max={evening.lastsMinutes}
-                step={STEP_MINUTES}
-                value={[from, to]}
-                tooltip={{ open: false }}
-                onChange={([a, b]) =>
-                  edit(
-                    `${name} is lit`,
-                    (draft) => void (draft.evening.lit[id] = a < b ? [{ fromMinutes: a, toMinutes: b }] : []),
-                    `evening ${id}`,
-                  )
-                }
+              <div className="evening-spans">
+                {(spans.length > 0 ? spans : [NEVER]).map(([from, to], i) => (
+                  <Slider
+                    key={i}
+                    range
+                    ariaLabelledByForHandle={[`lit-${id}`, `lit-${id}`]}
+                    ariaValueTextFormatterForHandle={[(v) => time(v), (v) => time(v)]}
+                    min={0}
+                    max={evening.lastsMinutes}
+                    step={STEP_MINUTES}
+                    value={[from, to]}
+                    tooltip={{ open: false }}
+                    onChange={([a, b]) => set([...spans.slice(0, i), [a, b], ...spans.slice(i + 1)])}
+                  />
+                ))}
+              </div>
+              <output>
+                {spans.length > 0
+                  ? spans.map(([from, to]) => `${time(from)}–${time(to)}`).join(', ')
+                  : 'dark'}
+              </output>
+              <Button
+                icon={<PlusOutlined />}
+                aria-label={`${name}: lit once more`}
+                disabled={more.length === spans.length}
+                onClick={() => set(more)}
               />
-              <output>{to > from ? `${time(from)}–${time(to)}` : 'dark'}</output>
             </div>
           );
         })}

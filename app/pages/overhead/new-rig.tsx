@@ -2,7 +2,8 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { inOrder } from '../../../core/document/in-order';
-import { newRig } from '../../../core/overhead/begin';
+import { legsOf } from '../../../core/overhead/area';
+import { newRigs } from '../../../core/overhead/begin';
 import { wantedDaylights } from '../../../core/light/daylight';
 import { formatQuantity } from '../../../core/quantity/format';
 import { CheckField } from '../../fields/check-field';
@@ -28,10 +29,13 @@ export function NewRig({ layout }: { readonly layout: Layout }) {
     heightMillimetres: 450,
     wanted: wantedDaylights[0].id,
   });
+  const legs = legsOf(layout, wish.boards).length;
   const begin = (): void => {
-    const made = newRig(layout, wish);
-    edit(`New rig: ${wish.name}`, (draft) => void (draft.rigs[made.rigId] = made.layout.rigs[made.rigId]));
-    void navigate(rigPath(made.rigId));
+    const { layout: made, rigIds } = newRigs(layout, wish);
+    edit(`New rig: ${wish.name}`, (draft) => {
+      for (const id of rigIds) draft.rigs[id] = made.rigs[id];
+    });
+    void navigate(rigPath(rigIds[0]));
   };
   return (
     <main className="first-page begin">
@@ -64,6 +68,12 @@ export function NewRig({ layout }: { readonly layout: Layout }) {
               }
             />
           ))}
+          {legs > 1 && (
+            <p className="hint">
+              They lie around a corner: {legs} rigs are made, one along each leg, its backscene at the outer
+              side.
+            </p>
+          )}
         </fieldset>
       )}
       <div className="two-fields">

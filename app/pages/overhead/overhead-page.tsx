@@ -98,7 +98,7 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
               label: 'Power',
               children: answer && (
                 <PowerFigures rig={rig} power={answer.power}>
-                  {answer.power && <OnFeeds layout={layout} rigId={rigId} power={answer.power} />}
+                  {answer.power && <OnFeeds layout={layout} rigId={rigId} />}
                 </PowerFigures>
               ),
             },

@@ -85,25 +85,32 @@ describe('figures of a rig', () => {
     expect(screen.getByText(/Bands in the picture: \d+\.\d %/)).toBeDefined();
     expect(screen.getByText(/low risk up to 32 %/)).toBeDefined();
   });
-  test('it is put on the plan of feeds, and brought up to date there', () => {
+  test('it is put on the plan of feeds once, under its name, and taken off with the rig', () => {
     const shown = () =>
       render(
         <MemoryRouter>
-          <OnFeeds layout={now()} rigId={rigId} power={study().power!} />
+          <OnFeeds layout={now()} rigId={rigId} />
         </MemoryRouter>,
       );
     shown();
     fireEvent.click(screen.getByRole('button', { name: 'Put it on the plan of feeds' }));
-    const places = () => Object.values(now().network.nodes).filter((n) => n.name === rig().name);
-    expect(places()).toHaveLength(1);
-    useLayoutStore
-      .getState()
-      .edit('Stronger', (draft) => void (draft.rigs[rigId].rows['row-1'].watts = 14.4));
+    const places = () => Object.values(now().network.nodes).filter((n) => n.is.kind === 'rig');
+    expect(places()).toMatchObject([{ name: rig().name, is: { kind: 'rig', rigId } }]);
     cleanup();
     shown();
-    fireEvent.click(screen.getByRole('button', { name: 'Bring it up to date there' }));
-    expect(places()).toHaveLength(1);
-    expect(places()[0].is).toMatchObject({ kind: 'typed', volts: 24, amps: study().power!.supplyAmps });
+    expect(screen.getByRole('link', { name: 'plan of feeds' })).toBeDefined();
+    expect(screen.queryByRole('button')).toBeNull();
+    cleanup();
+    render(
+      <MemoryRouter>
+        <RigFields layout={now()} rigId={rigId} />
+      </MemoryRouter>,
+    );
+    type('What it is called', 'Noon');
+    expect(places()[0].name).toBe('Noon');
+    fireEvent.click(screen.getByRole('button', { name: /Take the rig away/ }));
+    expect(places()).toEqual([]);
+    expect(now().rigs[rigId]).toBeUndefined();
   });
   test('what to buy and to saw', () => {
     render(<MountingList layout={now()} rigId={rigId} />);

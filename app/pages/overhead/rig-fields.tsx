@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { DeleteOutlined } from '@ant-design/icons';
 import { useNavigate } from 'react-router';
 import { feedWires } from '../../../core/part/feed-wire';
-import { takeOffPlan } from '../../../core/overhead/on-plan';
+import { placeOfRig, takeOffPlan } from '../../../core/feed/rig-on-plan';
 import { wantedDaylights } from '../../../core/light/daylight';
 import { CheckField } from '../../fields/check-field';
 import { More } from '../../fields/more';
@@ -15,6 +15,14 @@ import { inOrder } from '../../../core/document/in-order';
 import type { Draft } from 'immer';
 import type { Layout } from '../../../core/document/layout';
 import type { RigRecord } from '../../../core/document/rig-record';
+
+/** Sides of the boards as the plan shows them, from above. */
+const sideNames: Readonly<Record<RigRecord['backsceneAt'], string>> = {
+  far: 'the far side',
+  left: 'the left side',
+  right: 'the right side',
+  near: 'the near side',
+};
 
 /** What a rig hangs over, what hides it, who looks at it, what feeds it. */
 export function RigFields({ layout, rigId }: { readonly layout: Layout; readonly rigId: string }) {
@@ -36,9 +44,8 @@ export function RigFields({ layout, rigId }: { readonly layout: Layout; readonly
         required
         onCommit={(name) =>
           edit('Name of a rig', (draft) => {
-            // Its load on the plan of feeds goes by its name.
-            for (const node of Object.values(draft.network.nodes))
-              if (node.is.kind === 'typed' && node.name === rig.name) node.name = name;
+            const place = placeOfRig(layout, rigId);
+            if (place !== null) draft.network.nodes[place].name = name;
             draft.rigs[rigId].name = name;
           })
         }
@@ -96,6 +103,15 @@ export function RigFields({ layout, rigId }: { readonly layout: Layout; readonly
             />
           </div>
         )}
+        <SelectField<RigRecord['backsceneAt']>
+          label="Its backscene stands at"
+          value={rig.backsceneAt}
+          options={(Object.keys(sideNames) as RigRecord['backsceneAt'][]).map((side) => ({
+            value: side,
+            label: sideNames[side],
+          }))}
+          onChange={(side) => set('Where the backscene stands', (r) => (r.backsceneAt = side))}
+        />
         <CheckField
           label="Built of modules that repeat and join"
           checked={rig.moduleMillimetres !== null}
@@ -271,7 +287,7 @@ export function RigFields({ layout, rigId }: { readonly layout: Layout; readonly
         icon={<DeleteOutlined />}
         onClick={() => {
           edit(`${rig.name} taken away`, (draft) => {
-            takeOffPlan(draft, rig.name);
+            takeOffPlan(draft, rigId);
             Reflect.deleteProperty(draft.rigs, rigId);
           });
           void navigate('/overhead');

@@ -1,4 +1,6 @@
 import { stageOf } from '../../../core/document/line-stages';
+import { isDriven } from '../../../core/document/aspect-record';
+import { sourceOfLine } from '../../../core/study/sources';
 import { supplyKind } from '../../../core/supply';
 import { useChosenGroup } from '../../store/run-store';
 import { CircuitChoice } from './circuit-choice';
@@ -6,6 +8,7 @@ import { LimitChoice } from './limit-choice';
 import { LimitFields } from './limit-fields';
 import { LineStageFields } from './line-stage-fields';
 import { PresetField } from './preset-field';
+import { SourceField } from './source-field';
 import type { PanelProps } from '../../kinds/face';
 
 /** How a circuit is wired, what limits its lamps, and what its line holds its volts with. */
@@ -21,7 +24,7 @@ export function CircuitPanel(props: PanelProps) {
     );
   }
   const line = job.lines[circuit.lineId];
-  const { changesSides } = supplyKind(solved.bench.supply);
+  const { changesSides } = supplyKind(sourceOfLine(solved.bench, circuit.lineId).supply);
   const steady = !changesSides || stageOf(line, 'bridge') || stageOf(line, 'diode');
   return (
     <div className="choices">
@@ -35,6 +38,7 @@ export function CircuitPanel(props: PanelProps) {
       <LimitFields {...props} circuitId={circuit.id} />
       {/* Only where plus stays plus. */}
       {steady && <LineStageFields {...props} lineId={circuit.lineId} />}
+      {!isDriven(job) && <SourceField {...props} circuitId={circuit.id} />}
     </div>
   );
 }

@@ -150,7 +150,8 @@ export function wiringDrawing(bench: Pick<Bench, 'assembly' | 'job'>, width = US
   const pictures = new Map(
     assembly.parts.map((p) => {
       const body = shines(p) ? facts.lampBody(bench.job, p.lamp!) : null;
-      const picture = partPicture(p, used.get(p.id) ?? new Set(), body, steady);
+      const keepsSides = steady || (p.kind === 'rails' && p.beside !== null);
+      const picture = partPicture(p, used.get(p.id) ?? new Set(), body, keepsSides);
       return [p.id, p.kind === 'resistor' && p.lamp !== null ? upright(picture) : picture] as const;
     }),
   );

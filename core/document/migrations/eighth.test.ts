@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { readLayout, writeLayout } from '../file';
-import { decodersToday } from '../../../tests/decoders-today';
+import { jobsToday } from '../../../tests/jobs-today';
 import { usualEvening } from '../evening-record';
 import { VERSION } from '../layout';
 
@@ -16,7 +16,7 @@ test('a layout of version 7 opens as it was, and is written as one of today', ()
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   expect(read.layout).toEqual({
     ...was,
-    jobs: decodersToday(was.jobs),
+    jobs: jobsToday(was.jobs),
     version: VERSION,
     rigs: {},
     evening: usualEvening(),

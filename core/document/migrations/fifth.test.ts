@@ -51,7 +51,7 @@ describe('a file of version 4', () => {
   test('a coach’s conditioning becomes the stages of one line, in their order from the rails', () => {
     const { lines, circuits } = coachIn(opened(), 'compartment-coach');
     expect(Object.keys(lines)).toEqual(['roof']);
-    expect(lines.roof.from).toEqual({ kind: 'supply', tap: 'pickups' });
+    expect(lines.roof.from).toEqual({ kind: 'supply', tap: 'pickups', supplyId: null });
     const kinds = Object.values(lines.roof.stages).sort((a, b) => a.order - b.order);
     expect(kinds.map((s) => s.kind)).toEqual(['bridge', 'charge', 'reservoir']);
     expect(circuits.roof).toMatchObject({ lineId: 'roof', limit: 'each', ohms: 3300, senses: 'alike' });

@@ -1,3 +1,4 @@
+import { toEleventh } from './eleventh';
 import { toFifth } from './fifth';
 import { toSecond } from './second';
 import { toSixth } from './sixth';
@@ -47,6 +48,7 @@ export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
   7: toEighth,
   8: toNinth,
   9: toTenth,
+  10: toEleventh,
 };
 
 /**

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { readLayout } from '../file';
 import { VERSION } from '../layout';
-import { decodersToday } from '../../../tests/decoders-today';
+import { jobsToday } from '../../../tests/jobs-today';
 import { lampType } from '../lamp-type';
 
 const sixth = readFileSync(
@@ -18,7 +18,7 @@ test('a layout of version 6 opens as it was; its own lamps are white, matt and s
   const read = readLayout(sixth);
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   const { layout } = read;
-  expect(layout.jobs).toEqual(decodersToday(was.jobs));
+  expect(layout.jobs).toEqual(jobsToday(was.jobs));
   expect(layout.version).toBe(VERSION);
   for (const [id, lamp] of Object.entries(was.drawer.lamps)) {
     expect(layout.drawer.lamps[id]).toEqual({

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { readLayout, writeLayout } from '../file';
-import { decodersToday } from '../../../tests/decoders-today';
+import { jobsToday, plainly } from '../../../tests/jobs-today';
 import { usualEvening } from '../evening-record';
 import { VERSION } from '../layout';
 import type { Plain } from './plain';
@@ -16,12 +16,12 @@ test('a layout of version 9 opens with its decoders as they were, and is written
   if (!read.ok) throw new Error(JSON.stringify(read.complaints));
   expect(read.migratedFrom).toBe(9);
   const was = JSON.parse(ninth) as { jobs: object };
-  expect(read.layout).toEqual({
+  expect({ ...read.layout, jobs: plainly(read.layout.jobs) }).toEqual({
     ...was,
     version: VERSION,
     rigs: {},
     evening: usualEvening(),
-    jobs: decodersToday(was.jobs),
+    jobs: plainly(jobsToday(was.jobs)),
   });
   expect(readLayout(writeLayout(read.layout))).toMatchObject({ ok: true });
 });

@@ -1,3 +1,4 @@
+import { supplyIdsOf } from '../../document/line-stages';
 import { usualVoltsOf } from '../../feed/load-curve';
 import { placePath, type FeedRule } from './feed-rule';
 import type { Judgement } from '../finding';
@@ -28,7 +29,7 @@ export const notFed: FeedRule = {
             figures: [{ is: 0, limit: null, unit: 'volt' as const }],
           },
         ];
-      if (is.kind !== 'job' || supplyId === layout.jobs[is.jobId].supplyId) return [];
+      if (is.kind !== 'job' || supplyIdsOf(layout.jobs[is.jobId]).includes(supplyId)) return [];
       const job = layout.jobs[is.jobId];
       const [meant, is_] = [layout.supplies[job.supplyId], layout.supplies[supplyId]];
       return [

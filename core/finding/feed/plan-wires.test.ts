@@ -4,7 +4,7 @@ import { addPlace, addRun, generatedNetwork, withBus } from '../../../tests/netw
 import { change, patched } from '../../document/patch';
 import { bySection } from '../../part/feed-wire';
 import { feedStudy } from '../../feed/study';
-import { fuseRatings } from '../../feed/fuse-ratings';
+import { fuseRatings } from '../../part/fuse-ratings';
 import { costOfRuns } from '../../feed/cost';
 import { planWires, runsOf } from './plan-wires';
 import { feedRules } from '.';

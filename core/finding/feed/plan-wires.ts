@@ -2,7 +2,7 @@ import { change } from '../../document/patch';
 import { bySection, feedWires, type FeedWire } from '../../part/feed-wire';
 import { isRail } from '../../part/rail';
 import { feedStudy, type FeedStudy } from '../../feed/study';
-import { fuseRatings } from '../../feed/fuse-ratings';
+import { fuseRatings } from '../../part/fuse-ratings';
 import { hangsOn } from '../../feed/hangs-on';
 import { costOfRuns } from '../../feed/cost';
 import { runMillimetres } from '../../feed/run-length';

@@ -3,7 +3,7 @@ import { CLEARED_SECONDS, fuseSpeeds, goesWithin } from '../../part/fuse-speed';
 import { feedWires, nextThicker } from '../../part/feed-wire';
 import { supplyKind } from '../../supply';
 import { guardedPlaces, type FeedStudy, type Guarded } from '../../feed/study';
-import { fuseRatings } from '../../feed/fuse-ratings';
+import { fuseRatings } from '../../part/fuse-ratings';
 import { placePath, type FeedRule } from './feed-rule';
 import type { Cure } from '../finding';
 

@@ -1,8 +1,6 @@
+import { LOADED_SHARE } from '../../supply';
 import { formatQuantity } from '../../quantity/format';
 import { placePath, type FeedRule } from './feed-rule';
-
-/** Supplies are loaded to this share of what they give at most (common practice, no source). */
-const LOADED_SHARE = 0.8;
 
 /** A supply near what it gives, or over it. */
 export const supplyLoaded: FeedRule = {

@@ -2,7 +2,7 @@ import { formatQuantity } from '../../quantity/format';
 import { BUNDLE_SHARE, bySection } from '../../part/feed-wire';
 import { isRail, runConductors } from '../../part/rail';
 import { guardedPlaces, type FeedStudy, type Guarded } from '../../feed/study';
-import { fuseRatings } from '../../feed/fuse-ratings';
+import { fuseRatings } from '../../part/fuse-ratings';
 import { runPath, type FeedRule } from './feed-rule';
 import type { Cure } from '../finding';
 import type { Layout } from '../../document/layout';

@@ -1,9 +1,7 @@
+import { LOADED_SHARE } from '../../supply';
 import { formatQuantity } from '../../quantity/format';
 import { draftOf, hasString, momentWords, movingOf, studyOf } from './moving';
 import { rule } from '../finding';
-
-/** Supplies are loaded to this share of their limit at most (common practice, no source). */
-const LOADED_SHARE = 0.8;
 
 /** A string that draws more than its own supply gives, or nearly so, in its brightest moment. */
 export const stringSupply = rule({

@@ -1,12 +1,6 @@
+import { LOADED_SHARE } from '../../supply';
 import { formatQuantity } from '../../quantity/format';
-import {
-  LEAST_SHARE,
-  MOST_WARMER,
-  PLUG_ABOVE,
-  plugRatings,
-  unitAmps,
-  USED_SHARE,
-} from '../../overhead/limits';
+import { LEAST_SHARE, MOST_WARMER, PLUG_ABOVE, plugRatings, unitAmps } from '../../overhead/limits';
 import { bySection, BUNDLE_SHARE, feedWires } from '../../part/feed-wire';
 import type { eachRow } from './rig-rule';
 import { rigPath, type RigRule } from './rig-rule';
@@ -59,19 +53,19 @@ export const wrongVolts: RigRule = {
 export const rigSupply: RigRule = {
   id: 'rig-supply',
   judge({ rig, rigId, power }) {
-    if (!power || power.supplyAmps <= USED_SHARE * power.limitAmps) return [];
+    if (!power || power.supplyAmps <= LOADED_SHARE * power.limitAmps) return [];
     const over = power.supplyAmps > power.limitAmps;
-    const next = unitAmps.find((a) => USED_SHARE * a >= power.supplyAmps);
+    const next = unitAmps.find((a) => LOADED_SHARE * a >= power.supplyAmps);
     return [
       {
         id: 'rig-supply',
         severity: over ? ('stop' as const) : ('mind' as const),
         title: over ? 'The supply cannot feed it' : 'The supply runs near its limit',
-        sentence: `${formatQuantity(power.supplyAmps, 'amp')} of ${formatQuantity(power.limitAmps, 'amp')} at ${formatQuantity(rig.supply.volts, 'volt')}; ${Math.round(100 * USED_SHARE)} % is what one uses.`,
+        sentence: `${formatQuantity(power.supplyAmps, 'amp')} of ${formatQuantity(power.limitAmps, 'amp')} at ${formatQuantity(rig.supply.volts, 'volt')}; ${Math.round(100 * LOADED_SHARE)} % is what one uses.`,
         reason: 'A unit at its limit runs hot and sags, all evening long.',
         paths: [rigPath(rigId, 'supply', 'amps')],
         terminals: [],
-        figures: [{ is: power.supplyAmps, limit: USED_SHARE * power.limitAmps, unit: 'amp' as const }],
+        figures: [{ is: power.supplyAmps, limit: LOADED_SHARE * power.limitAmps, unit: 'amp' as const }],
         cures: next
           ? [
               {

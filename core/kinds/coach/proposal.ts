@@ -323,7 +323,7 @@ export function likedLux(
     const own = job.circuits[circuitId];
     const order = 1 + Math.max(0, ...Object.values(job.lines).map((l) => l.order));
     const lineId = freeId(job.lines, 'bench');
-    job.lines[lineId] = lineFrom({ kind: 'supply', tap: 'pickups' }, order, 'Bench supply');
+    job.lines[lineId] = lineFrom({ kind: 'supply', tap: 'pickups', supplyId: null }, order, 'Bench supply');
     own.lineId = lineId;
     own.limit = ohms > 0 ? 'shared' : 'none';
     if (ohms > 0) own.ohms = ohms;

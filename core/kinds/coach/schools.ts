@@ -55,7 +55,7 @@ export function layLamps(job: Draft<Job>, part: string, count: number): void {
 export function mainLine(job: Pick<Draft<Job>, 'lines'>): string {
   const id = mainLineId(job);
   if (id !== null) return id;
-  job.lines.roof = lineFrom({ kind: 'supply', tap: 'pickups' }, 1, 'Roof');
+  job.lines.roof = lineFrom({ kind: 'supply', tap: 'pickups', supplyId: null }, 1, 'Roof');
   return 'roof';
 }
 

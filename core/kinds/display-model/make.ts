@@ -93,7 +93,7 @@ export function newDisplayModel(layout: Layout, wish: DisplayWish): Change & { r
         standMillimetres: Math.round(wish.lengthMillimetres * STAND_SHARE),
       },
       decoder: null,
-      lines: { stand: lineFrom({ kind: 'supply', tap: 'board' }, 1, 'Stand') },
+      lines: { stand: lineFrom({ kind: 'supply', tap: 'board', supplyId: null }, 1, 'Stand') },
       circuits: {
         lamps: usualCircuit(1, 'Lamps', 'stand', {
           limit: 'shared',

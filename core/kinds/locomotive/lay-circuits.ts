@@ -88,7 +88,7 @@ export function layOnTrack(job: LocomotiveRecord, preset: PresetName): string[] 
   job.decoder = null;
   job.circuits = {};
   job.lines = {};
-  const track = { kind: 'supply', tap: 'pickups' } as const;
+  const track = { kind: 'supply', tap: 'pickups', supplyId: null } as const;
   for (const end of endNames) {
     const own = inOrder(job.lamps).filter((l) => l.end === end);
     const directional = own.filter((l) => showsOf(l) !== 'both');

@@ -11,6 +11,7 @@ import {
   putStage,
   putSwitch,
   stageOf,
+  supplyBeside,
   switchOf,
   takeStage,
   lineFrom,
@@ -20,6 +21,7 @@ import { CircuitChoice } from '../../../panels/circuit/circuit-choice';
 import { LimitFields } from '../../../panels/circuit/limit-fields';
 import { LineStageFields } from '../../../panels/circuit/line-stage-fields';
 import { PresetField } from '../../../panels/circuit/preset-field';
+import { SourceField } from '../../../panels/circuit/source-field';
 import { useChosenGroup, useRunStore } from '../../../store/run-store';
 import { EqualLight } from './equal-light';
 import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
@@ -74,7 +76,7 @@ export function CircuitPanel(props: LocomotiveProps) {
       <PresetField job={job} jobId={jobId} circuitId={circuit.id} />
       <LimitFields {...props} circuitId={circuit.id} apart />
       <EqualLight {...props} circuitId={circuit.id} />
-      {from.kind === 'supply' && (
+      {from.kind === 'supply' && from.supplyId === null && (
         <SelectField
           label="Its two leads come from"
           value={from.tap}
@@ -118,7 +120,7 @@ export function CircuitPanel(props: LocomotiveProps) {
         </div>
       )}
       <CheckField
-        label="Its two leads are swapped at the pickups"
+        label={`Its two leads are swapped ${from.kind === 'supply' && from.supplyId !== null ? 'at its supply' : 'at the pickups'}`}
         checked={line.swapped}
         onChange={(on) => changeLine('Leads swapped', (l) => void (l.swapped = on))}
       />
@@ -139,11 +141,12 @@ export function CircuitPanel(props: LocomotiveProps) {
           )
         }
       />
+      <SourceField {...props} circuitId={circuit.id} />
       <More
         label="Old steering diode, reservoir, regulator, another circuit"
         open={steering !== null || reservoir !== null || regulator !== null}
       >
-        {on === 'track' && (
+        {on === 'track' && supplyBeside(job, circuit.lineId) === null && (
           <>
             <Choice<keyof typeof steeringNames>
               label="The old bulb’s steering diode"
@@ -184,7 +187,7 @@ export function CircuitPanel(props: LocomotiveProps) {
                 const order = 1 + Math.max(0, ...circuits.map((c) => c.order));
                 const name = `Circuit ${circuits.length + 1}`;
                 j.lines[id] = lineFrom(
-                  from.kind === 'line' ? { kind: 'supply', tap: 'pickups' } : { ...from },
+                  from.kind === 'line' ? { kind: 'supply', tap: 'pickups', supplyId: null } : { ...from },
                   order,
                   name,
                 );

@@ -1,6 +1,7 @@
 import { CircuitError } from '../../../circuit/error';
 import { FAINT_LIGHTNESS } from '../../../light/lamp-light';
 import { formatQuantity } from '../../../quantity/format';
+import { cellsOf } from '../../../study/cell-life';
 import { usualReadings } from '../../../study/solver';
 import { need, task, type Need, type Task } from '../task';
 import type { Making } from '../making';
@@ -36,7 +37,7 @@ export function proofTasks(making: Making, joined: readonly string[]): Task[] {
       minutes: TRY * count,
       tests: true,
       needs,
-      caution: bench.supply.kind === 'cell' ? 'cells' : null,
+      caution: cellsOf(bench).length > 0 ? 'cells' : null,
     }),
     task({
       id: 'prove',

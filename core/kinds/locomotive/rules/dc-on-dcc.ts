@@ -17,7 +17,8 @@ export const dcOnDcc = rule({
     const ids = Object.entries(job.lamps)
       .filter(([, l]) => {
         if (l.circuitId === null || showsOf(l) === 'both') return false;
-        return chainOf(job, job.circuits[l.circuitId].lineId)[0].from.kind === 'supply';
+        const [{ from }] = chainOf(job, job.circuits[l.circuitId].lineId);
+        return from.kind === 'supply' && from.supplyId === null;
       })
       .map(([id]) => id);
     if (ids.length === 0) return [];
