@@ -9,8 +9,11 @@ import { askedIn, outputOf } from './aspects';
 import { shinesOf } from '../kinds/shines';
 import { switchInput } from './states';
 import type { AnyJob } from '../document/layout';
+import type { LineRecord } from '../document/wiring-record';
 import type { Part } from '../assembly/assembly';
 import type { Bench } from './bench';
+
+type Line = LineRecord & { readonly id: string };
 
 /** How the supply is set in a state. */
 export const controlsIn = (state: State): Controls => ({
@@ -43,26 +46,31 @@ export function phasesOf(bench: Pick<Bench, 'job' | 'supply'>, state: State): re
   return decoder && isAwake(bench, state) ? driveDecoder(decoder, state) : undriven;
 }
 
-/** Whether a circuit is fed in a phase of a state: every switch in its way is on, and its output conducts. */
-export function isFed(job: AnyJob, circuitId: string, state: State, phase: Phase | null = null): boolean {
-  const lit = (output: string): boolean => phase!.slices.some((s) => s.conducting.has(output));
-  return chainOf(job, job.circuits[circuitId].lineId).every((line) => {
-    const { from } = line;
-    if (
-      phase &&
-      from.kind === 'output' &&
-      hasOutputs(job) &&
-      !lit(from.output) &&
-      !Object.keys(job.lamps).some((id) => job.lamps[id].circuitId === circuitId && lit(outputOf(job, id)!))
-    )
-      return false;
-    return Object.values(line.stages).every((stage) => {
+/** The lines to a circuit from its source, where every switch in the way is on in a state; null where one is off. */
+function closedWay(job: AnyJob, circuitId: string, state: State): readonly Line[] | null {
+  const way = chainOf(job, job.circuits[circuitId].lineId);
+  const isOn = ({ stages }: Line): boolean =>
+    Object.values(stages).every((stage) => {
       if (stage.kind === 'socket') return stage.on;
       if (stage.kind !== 'switch') return true;
       const set = state[switchInput(stage.name)];
       return typeof set === 'boolean' ? set : stage.on;
     });
-  });
+  return way.every(isOn) ? way : null;
+}
+
+const conducts = (phase: Phase, output: string): boolean =>
+  phase.slices.some((s) => s.conducting.has(output));
+
+/** Whether a circuit is fed in a phase of a state: every switch in its way is on, and its output, or that of one of its lamps, conducts. */
+export function isFed(job: AnyJob, circuitId: string, state: State, phase: Phase | null = null): boolean {
+  const way = closedWay(job, circuitId, state);
+  if (!way) return false;
+  const [{ from }] = way;
+  if (!phase || from.kind !== 'output' || !hasOutputs(job) || conducts(phase, from.output)) return true;
+  return Object.keys(job.lamps).some(
+    (id) => job.lamps[id].circuitId === circuitId && conducts(phase, outputOf(job, id)!),
+  );
 }
 
 /**
@@ -77,10 +85,11 @@ export function shouldShine(
   phase: Phase,
 ): boolean {
   const { circuitId } = job.lamps[lampId];
-  if (circuitId === null || !isFed(job, circuitId, state, phase)) return false;
-  const [root] = chainOf(job, job.circuits[circuitId].lineId);
+  const way = circuitId === null ? null : closedWay(job, circuitId, state);
+  if (!way) return false;
+  const [root] = way;
   if (root.from.kind === 'output' && hasOutputs(job))
-    return !second && phase.slices.some((s) => s.conducting.has(outputOf(job, lampId)!));
+    return !second && conducts(phase, outputOf(job, lampId)!);
   // What hangs on a supply beside the job's own knows neither its directions nor its throttle.
   if (root.from.kind === 'supply' && root.from.supplyId !== null) return !second;
   return shinesOf(job.kind).shines(job, lampId, state, second);

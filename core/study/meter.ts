@@ -125,9 +125,10 @@ export class Meter {
     return list;
   }
 
-  /** Light of all lamps together, in lumens, a filament's by what it carries at the moment. */
-  totalLight(plan: Plan): Probe {
-    const own = this.dies.map(({ part, second, led, share }): Probe => {
+  /** Light of all lamps together, or of some, in lumens, a filament's by what it carries at the moment. */
+  totalLight(plan: Plan, isMeant: (lampId: string) => boolean = () => true): Probe {
+    const meant = this.dies.filter(({ part }) => isMeant(part.lamp!));
+    const own = meant.map(({ part, second, led, share }): Probe => {
       const amps = currentProbe(plan, dieElement(part, second ? 1 : 0));
       if (part.kind === 'bulb') {
         const { bulb } = part;

@@ -3,6 +3,7 @@ import { transientOf } from '../circuit/transient';
 import { reservoirsOf } from './line-readings';
 import { Meter, totalLumens } from './meter';
 import { loweredAt } from './netlist-at';
+import { sourceOfLamp, sourceOfLine } from './sources';
 import { usualState } from './states';
 import type { State } from '../supply/state';
 import type { Bench } from './bench';
@@ -30,7 +31,8 @@ export interface PowerCutStudy {
 const LONGEST_SECONDS = 120;
 
 /**
- * Cuts the power of a job in its steady state and follows the light until it is gone.
+ * Cuts the power of a job in its steady state and follows the light until it is gone; of lamps on a supply
+ * beside its own nothing is said.
  * @param readings of the state, as it was before the cut
  * @param onProgress told now and then how far the light has fallen, 0 to 1; return true to stop
  */
@@ -40,10 +42,13 @@ export function powerCutStudy(
   onProgress?: (share: number) => boolean,
   state: State = usualState(bench),
 ): PowerCutStudy {
-  const before = totalLumens(readings);
+  const isOnIt = (lampId: string): boolean => !sourceOfLamp(bench, lampId).beside;
+  const before = totalLumens({ dies: readings.dies.filter((d) => isOnIt(d.lampId)) });
   const lowered = loweredAt(bench, state, { cut: true });
   const { netlist, nodeOf, leftOut } = lowered;
-  const reservoir = reservoirsOf(bench).find((p) => !leftOut.includes(p.id));
+  const reservoir = reservoirsOf(bench).find(
+    (p) => !leftOut.includes(p.id) && !sourceOfLine(bench, p.line).beside,
+  );
   if (!(before > 0)) return { seconds: [0], light: [0], reservoirVolts: [], moments: fades.map(() => 0) };
   if (!reservoir) {
     return { seconds: [0, 0, 0.1], light: [1, 0, 0], reservoirVolts: [], moments: fades.map(() => 0) };
@@ -58,7 +63,7 @@ export function powerCutStudy(
       relative: 1e-4,
     },
     (plan): Probe[] => [
-      meter.totalLight(plan),
+      meter.totalLight(plan, isOnIt),
       voltageProbe(plan, nodeOf.get(`${reservoir.id}.plus`)!, nodeOf.get(`${reservoir.id}.minus`)!),
     ],
   );

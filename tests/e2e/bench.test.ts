@@ -1,4 +1,3 @@
-import { gzipSync } from 'node:zlib';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { figure, finding, judged, openBrowser, pick, serve, toggle, visit } from './browser';
@@ -32,50 +31,6 @@ describe('the first visit', () => {
       requests.filter((r) => !r.startsWith(host.base) && !r.startsWith('data:') && !r.startsWith('blob:')),
     ).toEqual([]);
     expect(troubles).toEqual([]);
-    await context.close();
-  });
-
-  /** Words that only the code of one kind has, by kind. */
-  const own = { coach: 'dimmest window', locomotive: 'Lay a set at this end', model: 'on its stand, ' };
-  test.each<[string, (keyof typeof own)[]]>([
-    ['/', ['coach', 'locomotive', 'model']],
-    [bench, ['coach']],
-    [`${bench}/lamps`, ['coach']],
-    [`${bench}/try`, ['coach']],
-    ['/bench/open-saloon/fit', ['coach']],
-    ['/bench/railcar-tern/functions', ['locomotive']],
-    ['/bench/diesel-shunter/try', ['locomotive']],
-    ['/bench/tug-dunlin/lamps', ['model']],
-    ['/train/boat-train', ['coach', 'locomotive']],
-    ['/new/coach', []],
-    ['/drawer', []],
-    ['/bench/diesel-shunter/build', ['locomotive']],
-    ['/at-bench/diesel-shunter', []],
-    ['/sheet/compartment-coach', []],
-    ['/shelf', []],
-  ])('%s: at most 480 kB of JavaScript, gzipped, and nothing of other kinds', async (path, kinds) => {
-    const context = await browser.newContext();
-    const page = await context.newPage();
-    // The page and its worker share files; the browser keeps one after the first.
-    const scripts = new Map<string, Promise<Buffer>>();
-    page.on('response', (r) => {
-      if (!/\.js(\?|$)/.test(r.url()) || scripts.has(r.url())) return;
-      const body = r.body();
-      // One that is still on its way when the page closes is not counted; those counted fail below.
-      body.catch(() => undefined);
-      scripts.set(r.url(), body);
-    });
-    await page.goto(host.base + path);
-    if (path.startsWith('/bench') || path.startsWith('/train')) await judged(page);
-    else await page.waitForLoadState('networkidle');
-    const bodies = await Promise.all(scripts.values());
-    const total = bodies.reduce((sum, b) => sum + gzipSync(b, { level: 6 }).length, 0);
-    expect(total).toBeGreaterThan(50_000);
-    expect(total).toBeLessThanOrEqual(480_000);
-    const text = bodies.join('\n');
-    // What stands on the line is drawn there; its bench is not fetched.
-    const foreign = Object.keys(own).filter((k) => !kinds.includes(k as keyof typeof own));
-    expect(foreign.filter((k) => text.includes(own[k as keyof typeof own]))).toEqual([]);
     await context.close();
   });
 

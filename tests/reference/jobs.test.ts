@@ -5,11 +5,15 @@ import { readDeck } from '../../core/circuit/deck/read';
 import { benchOf } from '../../core/study/bench';
 import { jobDeck } from '../../core/study/job-deck';
 import { usualReadings } from '../../core/study/solver';
+import { anyJobIn } from '../../core/document/jobs';
+import { inOrder } from '../../core/document/in-order';
+import { change } from '../../core/document/patch';
+import { usualSupply } from '../../core/document/usual-supply';
 import { coachIn } from '../../core/kinds/coach/jobs';
 import type { Layout } from '../../core/document/layout';
-import { rectifierOf, stageOf } from '../../core/document/line-stages';
+import { putOnSupply, rectifierOf, stageOf } from '../../core/document/line-stages';
 import { lineOf } from '../roof';
-import { demo, demoJob, generatedLayout } from '../generated';
+import { boatTrain, demo, demoJob, generatedLayout } from '../generated';
 import { expectSameAsReference } from './compare';
 import { averages } from './simulator';
 
@@ -56,4 +60,21 @@ test('generated jobs with a bridge give the same answer in both', async () => {
     const bench = benchOf(layout, demoJob);
     await expectSameAsReference(jobDeck(bench, usualReadings(bench)).deck);
   }
+});
+
+test.each([
+  ['compartment-coach', 'cell'],
+  ['railcar-tern', 'cell'],
+  ['harbour-office', 'layout-bus'],
+  ['quay-lamps', 'cell'],
+] as const)('a circuit of %s on a %s of its own gives the same answer in both', async (jobId, kind) => {
+  const { layout } = change(boatTrain(), (draft) => {
+    draft.supplies.own = usualSupply(kind, draft.scale, 99);
+    const job = anyJobIn(draft, jobId);
+    putOnSupply(job, inOrder(job.circuits)[0].id, 'own');
+  });
+  const bench = benchOf(layout, jobId);
+  const readings = usualReadings(bench);
+  expect(readings.beside.get('rails-own')!.amps.mean).toBeGreaterThan(1e-4);
+  await expectSameAsReference(jobDeck(bench, readings).deck);
 });

@@ -105,6 +105,30 @@ describe('the evening', () => {
       { fromMinutes: 5, toMinutes: now().evening.lastsMinutes },
     ]);
   });
+  test('a job is lit once more, each time by a slider of its own; what is always lit cannot be', () => {
+    const shown = () =>
+      render(<EveningPanel layout={now()} solved={solved(now())} atMinutes={0} onAt={() => undefined} />);
+    useLayoutStore.getState().edit('Lit early', (draft) => {
+      draft.evening.lit['quay-starter'] = [{ fromMinutes: 0, toMinutes: 60 }];
+    });
+    const [, always] = Object.entries(now().jobs).find(([id]) => !Object.hasOwn(now().evening.lit, id))!;
+    shown();
+    expect(screen.getByRole('button', { name: `${always.name}: lit once more` })).toHaveProperty(
+      'disabled',
+      true,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Quay starter: lit once more' }));
+    expect(now().evening.lit['quay-starter']).toHaveLength(2);
+    cleanup();
+    shown();
+    // Two handles each.
+    expect(screen.getAllByRole('slider', { name: 'Quay starter' })).toHaveLength(4);
+    const last = screen.getAllByRole('slider', { name: 'Quay starter' })[3];
+    fireEvent.keyDown(last, { key: 'ArrowRight', keyCode: 39 });
+    const [, second] = now().evening.lit['quay-starter'];
+    expect(second.toMinutes - second.fromMinutes).toBe(45);
+    expect(now().evening.lit['quay-starter'][0]).toEqual({ fromMinutes: 0, toMinutes: 60 });
+  });
   test('each supply tells its most and its energy', () => {
     render(<EveningPanel layout={now()} solved={solved(now())} atMinutes={0} onAt={() => undefined} />);
     const table = screen.getByRole('table', { name: 'What each supply gives over the evening' });
