@@ -42,7 +42,7 @@ export default defineConfig({
           groups: [
             {
               name: 'core',
-              test: /\/core\/(?!kinds|build|feed|part\/rail|part\/feed-wire)/,
+              test: /\/core\/(?!kinds|build|feed|overhead|part\/rail|part\/feed-wire)/,
               minShareCount: 6,
             },
           ],

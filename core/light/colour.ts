@@ -1,19 +1,4 @@
-import {
-  clampChroma,
-  converter,
-  formatHex,
-  modeLrgb,
-  modeOklab,
-  modeOklch,
-  modeRgb,
-  modeXyz65,
-  useMode as register,
-} from 'culori/fn';
-
-// Only the spaces that are used, so that the rest of the library stays out of the built application.
-for (const mode of [modeRgb, modeLrgb, modeXyz65, modeOklab, modeOklch]) register(mode);
-
-const toRgb = converter('rgb');
+import { convertXyz65ToRgb } from 'culori/fn';
 
 /**
  * Chromaticity of a black body by Krystek's rational fit (1985), 1000 to 15000 K.
@@ -45,10 +30,11 @@ export function screenColour(
   colour: { readonly kelvin: number } | { readonly x: number; readonly y: number },
 ): string {
   const { x, y } = 'kelvin' in colour ? planckianXy(colour.kelvin) : colour;
-  const linear = toRgb({ mode: 'xyz65', x: x / y, y: 1, z: (1 - x - y) / y });
-  const most = Math.max(linear.r, linear.g, linear.b);
-  const level = (c: number): number => Math.max(0, c) / most;
-  return formatHex(
-    clampChroma({ mode: 'rgb', r: level(linear.r), g: level(linear.g), b: level(linear.b) }, 'oklch'),
-  );
+  const light = convertXyz65ToRgb({ x: x / y, y: 1, z: (1 - x - y) / y });
+  const most = Math.max(light.r, light.g, light.b);
+  const level = (c: number): string =>
+    Math.round((255 * Math.max(0, c)) / most)
+      .toString(16)
+      .padStart(2, '0');
+  return `#${level(light.r)}${level(light.g)}${level(light.b)}`;
 }

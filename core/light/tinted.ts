@@ -1,11 +1,7 @@
-import { converter } from 'culori/fn';
-// Also registers the colour spaces.
+import { convertLrgbToRgb, convertRgbToLrgb, convertRgbToXyz65, convertXyz65ToRgb } from 'culori/fn';
 import { planckianXy } from './colour';
 import type { LedPart } from '../part/led';
 import type { Tint } from '../part/tint';
-
-const toLinear = converter('lrgb');
-const toXyz = converter('xyz65');
 
 /** What is left of a light behind a tint. */
 export interface TintedLight {
@@ -35,9 +31,9 @@ export function tintedLight(colour: LedPart['colour'], tint: Tint): TintedLight 
   const key = `${x} ${y}`;
   const before = byColour.get(key);
   if (before) return before;
-  const linear = toLinear({ mode: 'xyz65', x: x / y, y: 1, z: (1 - x - y) / y });
+  const linear = convertRgbToLrgb(convertXyz65ToRgb({ x: x / y, y: 1, z: (1 - x - y) / y }));
   const [r, g, b] = tint.passes;
-  const left = toXyz({ mode: 'lrgb', r: linear.r * r, g: linear.g * g, b: linear.b * b });
+  const left = convertRgbToXyz65(convertLrgbToRgb({ r: linear.r * r, g: linear.g * g, b: linear.b * b }));
   const sum = left.x + left.y + left.z;
   const light =
     left.y > 0 && sum > 0 ? { share: left.y, x: left.x / sum, y: left.y / sum } : { share: 0, x, y };

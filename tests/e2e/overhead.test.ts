@@ -23,12 +23,12 @@ test('two boards and daylight: from nothing to a list with lux, colour, supply a
   expect(Number(mean)).toBeGreaterThan(600);
   await page.locator('.findings[aria-busy="false"]').waitFor();
   expect(await page.locator('.finding.stop, .finding.mind').count()).toBe(0);
-  await page.getByRole('tab', { name: 'Power' }).click();
+  await page.locator('.overhead-figures').getByText('Power', { exact: true }).click();
   await page
     .getByText(/A at 24 V/)
     .first()
     .waitFor();
-  await page.getByRole('tab', { name: 'Build' }).click();
+  await page.locator('.overhead-figures').getByText('Build', { exact: true }).click();
   await page.getByRole('table', { name: 'To saw' }).waitFor();
   await page.getByRole('link', { name: 'Sheet to print' }).click();
   await page.getByRole('heading', { name: 'To buy, to saw, to put up' }).waitFor();

@@ -1,5 +1,5 @@
-import { Button, Skeleton, Tabs } from 'antd';
-import { useMemo, useState } from 'react';
+import { Button, Segmented, Skeleton } from 'antd';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { inOrder } from '../../../core/document/in-order';
 import { patched } from '../../../core/document/patch';
@@ -10,7 +10,6 @@ import { idOf, rigPath } from '../../shell/paths';
 import { useLayoutStore } from '../../store/layout-store';
 import { useStudy } from '../../workers/use-study';
 import { ColourFigures } from './colour-figures';
-import { CompareLights } from './compare-lights';
 import { LightFigures } from './light-figures';
 import { MountingList } from './mounting-list';
 import { OnFeeds } from './on-feeds';
@@ -38,11 +37,18 @@ export function OverheadPage() {
 
 const nothing: readonly Finding[] = [];
 
+/** Fetched when it is asked for: two photographs are seldom compared. */
+const CompareLights = lazy(() => import('./compare-lights').then((m) => ({ default: m.CompareLights })));
+
+const views = { colour: 'Colour', power: 'Power', build: 'Build', compare: 'Compare and check' } as const;
+type View = keyof typeof views;
+
 function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId: string }) {
   const apply = useLayoutStore((s) => s.apply);
   const navigate = useNavigate();
   const [preview, setPreview] = useState<{ readonly remedy: Remedy; readonly of: Layout } | null>(null);
   const [rowId, setRowId] = useState<string | null>(null);
+  const [view, setView] = useState<View>('colour');
   const shown = preview?.of === open ? preview.remedy : null;
   const layout = useMemo(() => (shown ? patched(open, shown.patches) : open), [open, shown]);
   const study = useStudy('rig', layout, { rigId }, 'frame');
@@ -86,30 +92,24 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
         <RigFields layout={layout} rigId={rigId} />
       </section>
       <section className="overhead-figures">
-        <Tabs
-          items={[
-            {
-              key: 'colour',
-              label: 'Colour',
-              children: answer && <ColourFigures layout={layout} rig={rig} light={answer.light} />,
-            },
-            {
-              key: 'power',
-              label: 'Power',
-              children: answer && (
-                <PowerFigures rig={rig} power={answer.power}>
-                  {answer.power && <OnFeeds layout={layout} rigId={rigId} />}
-                </PowerFigures>
-              ),
-            },
-            { key: 'build', label: 'Build', children: <MountingList layout={layout} rigId={rigId} /> },
-            {
-              key: 'compare',
-              label: 'Compare and check',
-              children: answer && <CompareLights layout={layout} rigId={rigId} light={answer.light} />,
-            },
-          ]}
+        <Segmented<View>
+          aria-label="Figures of the rig"
+          options={(Object.keys(views) as View[]).map((v) => ({ value: v, label: views[v] }))}
+          value={view}
+          onChange={setView}
         />
+        {answer && view === 'colour' && <ColourFigures layout={layout} rig={rig} light={answer.light} />}
+        {answer && view === 'power' && (
+          <PowerFigures rig={rig} power={answer.power}>
+            {answer.power && <OnFeeds layout={layout} rigId={rigId} />}
+          </PowerFigures>
+        )}
+        {view === 'build' && <MountingList layout={layout} rigId={rigId} />}
+        {answer && view === 'compare' && (
+          <Suspense fallback={<Skeleton active />}>
+            <CompareLights layout={layout} rigId={rigId} light={answer.light} />
+          </Suspense>
+        )}
         <p className="hint">
           Buy supplies ready made and approved. What lies before them is mains: for a qualified person and
           local codes. <Link to={`${rigPath(rigId)}/sheet`}>Sheet to print</Link>
