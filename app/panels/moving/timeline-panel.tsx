@@ -1,4 +1,4 @@
-import { Button, ColorPicker } from 'antd';
+import { Button } from 'antd';
 import { CopyOutlined, DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { inOrder } from '../../../core/document/in-order';
 import {
@@ -25,6 +25,7 @@ import { useLayoutStore } from '../../store/layout-store';
 import { useSceneClocks } from '../../store/scene-clock';
 import { GroupFields } from './group-fields';
 import { movingIn } from './moving-in';
+import { ColourField } from './colour-field';
 import type { Draft } from 'immer';
 import type { AnyJob } from '../../../core/document/layout';
 import type { ClipRecord, Moving, TimelineRecord } from '../../../core/document/moving-record';
@@ -183,21 +184,11 @@ function ClipFields({ clip, coloured, lasts, set }: ClipFieldsProps) {
           ),
         )}
         {coloured && effect !== 'colour-wheel' && (
-          <label className="field">
-            <span className="field-label">Colour</span>
-            <ColorPicker
-              disabledAlpha
-              format="rgb"
-              showText
-              value={`rgb(${clip.colour.join(', ')})`}
-              onChangeComplete={(c) => {
-                const { r, g, b } = c.toRgb();
-                set('Colour of a scene', (line) => {
-                  line.clips[id].colour = [Math.round(r), Math.round(g), Math.round(b)];
-                });
-              }}
-            />
-          </label>
+          <ColourField
+            label="Colour"
+            colour={clip.colour}
+            onPick={(colour) => set('Colour of a scene', (line) => void (line.clips[id].colour = colour))}
+          />
         )}
       </div>
       <div className="button-row">
