@@ -233,7 +233,7 @@ describe('faults', () => {
   });
 
   /** More are tried by hand: KILLS=200. */
-  const KILLS = Number(process.env.KILLS ?? 5);
+  const KILLS = Number(process.env.KILLS ?? 3);
   test(
     `the browser is killed ${KILLS} times within a second of an edit: it always opens, the last edit gone at most`,
     { timeout: 60_000 + 15_000 * KILLS },
