@@ -28,6 +28,8 @@ export interface RigWish {
 const APART = 100;
 const LEAST_ROWS = 2;
 const MOST_ROWS = 6;
+/** What gives more than so many times the wanted light is taken only where nothing else reaches it. */
+const MOST_OVER = 1.25;
 /** Places of the map while lamps are chosen. */
 const STEP = 40;
 
@@ -89,7 +91,7 @@ function bareRig(layout: Layout, wish: RigWish): RigRecord {
 
 /**
  * A rig that gives what is wanted: of the strips as they are sold, and of one to six rows, the cheapest
- * whose mean on the boards reaches it, then the supply, the plugs and the fascia it needs.
+ * whose mean on the boards reaches it and is not far over it, then the supply, the plugs and the fascia it needs.
  */
 export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout; readonly rigId: string } {
   const rigId = freeId(layout.rigs, 'rig');
@@ -140,7 +142,8 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
       });
     })
     .sort((a, b) => a.price - b.price);
-  const enough = choices.find((c) => c.lux >= rig.wanted.lux * 1.03);
+  const gives = choices.filter((c) => c.lux >= rig.wanted.lux * 1.03);
+  const enough = gives.find((c) => c.lux <= rig.wanted.lux * MOST_OVER) ?? gives.at(0);
   const brightest = choices.reduce((best, c) => (c.lux > best.lux ? c : best));
   const chosen = (enough ?? brightest).made;
   const power = rigPower(layout, chosen);

@@ -14,7 +14,7 @@ import { OnFeeds } from './on-feeds';
 import { NewRig } from './new-rig';
 import { PowerFigures } from './power-figures';
 import { RigFields } from './rig-fields';
-import { levels, RigMap } from './rig-map';
+import { labelled, levels, RigMap } from './rig-map';
 import { RigSection } from './rig-section';
 import { RowFields } from './row-fields';
 import type { Layout } from '../../../core/document/layout';
@@ -46,6 +46,14 @@ describe('pictures of a rig', () => {
   test('contour lines are round and within', () => {
     expect(levels(321, 790)).toEqual([400, 500, 600, 700]);
     expect(levels(5, 5)).toEqual([]);
+  });
+  test('figures on contour lines keep clear of one another', () => {
+    const line = (value: number, x: number) => ({ value, coordinates: [[[[x, 4]]]] });
+    const bands = [line(0.5, 19), line(100, 19), line(200, 18), line(300, 14), line(400, 4)];
+    const map = { columns: 20, rows: 10 };
+    // What crosses on the left alone has none; nor what lies within three of one that has.
+    expect(labelled(bands, map, 3).map((l) => l.level)).toEqual([100, 300]);
+    expect(labelled(bands, map, 0.5).map((l) => l.level)).toEqual([100, 200, 300]);
   });
   test('from the side a lamp that is seen has its sight marked', () => {
     useLayoutStore.getState().edit('No fascia', (draft) => void (draft.rigs[rigId].fascia = null));

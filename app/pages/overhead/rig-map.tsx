@@ -19,6 +19,8 @@ interface RigMapProps {
 const MARGIN = 26;
 const TALLEST = 330;
 const LINES = 7;
+/** Room for a figure of four digits, in pixels. */
+const LABEL_APART = 38;
 
 /** Round figures between the least and the most. */
 export function levels(least: number, most: number): number[] {
@@ -40,6 +42,25 @@ const pathOf = (rings: readonly Ring[], scale: number): string =>
     )
     .join('');
 
+/** Where each contour line crosses the middle of the boards on the right; one too near to another goes without its figure. */
+export function labelled(
+  bands: readonly { readonly value: number; readonly coordinates: unknown }[],
+  { columns, rows }: Pick<RigLight['map'], 'columns' | 'rows'>,
+  apart: number,
+): { readonly level: number; readonly x: number; readonly y: number }[] {
+  const labels: { level: number; x: number; y: number }[] = [];
+  for (const { value, coordinates } of bands.slice(1)) {
+    const point = ((coordinates as Ring[][]).flat() as Ring[])
+      .flat()
+      .filter(([x]) => x > columns * 0.5)
+      .sort((a, b) => Math.abs(a[1] - rows * 0.42) - Math.abs(b[1] - rows * 0.42))
+      .at(0);
+    if (!point || labels.some((l) => Math.abs(l.x - point[0]) < apart)) continue;
+    labels.push({ level: value, x: point[0], y: point[1] });
+  }
+  return labels;
+}
+
 /** Lux over the boards from above, as steps with their contour lines; rows where they hang. */
 export function RigMap({ rig, light, chosen, onChoose }: RigMapProps) {
   const { area, map, leastLux, mostLux } = light;
@@ -57,6 +78,7 @@ export function RigMap({ rig, light, chosen, onChoose }: RigMapProps) {
   const cell = map.stepMillimetres * scale;
   const left = (room.width - area.width * scale) / 2;
   const white = screenColour(light.xy);
+  const labels = labelled(bands, map, LABEL_APART / cell);
   return (
     <svg
       ref={element}
@@ -76,19 +98,11 @@ export function RigMap({ rig, light, chosen, onChoose }: RigMapProps) {
             className="rig-band"
           />
         ))}
-        {bands.slice(1).map((band) => {
-          // Where the line crosses the middle of the boards, on the right.
-          const point = (band.coordinates.flat() as unknown as Ring[])
-            .flat()
-            .filter(([x]) => x > map.columns * 0.5)
-            .sort((a, b) => Math.abs(a[1] - map.rows * 0.42) - Math.abs(b[1] - map.rows * 0.42))
-            .at(0);
-          return point ? (
-            <text key={band.value} x={point[0] * cell} y={point[1] * cell + 4} textAnchor="middle">
-              {band.value}
-            </text>
-          ) : null;
-        })}
+        {labels.map(({ level, x, y }) => (
+          <text key={level} x={x * cell} y={y * cell + 4} textAnchor="middle">
+            {level}
+          </text>
+        ))}
         {area.boards.map((b) => (
           <g key={`${b.name} ${b.x} ${b.y}`} className="rig-board">
             <rect x={b.x * scale} y={b.y * scale} width={b.width * scale} height={b.depth * scale} />
