@@ -19,6 +19,7 @@ import { RigFields } from './rig-fields';
 import { RigMap } from './rig-map';
 import { RigSection } from './rig-section';
 import { RowFields } from './row-fields';
+import { movedLight, withRow, type MovedRow } from '../../../core/overhead/study';
 import type { Finding, Remedy } from '../../../core/finding/finding';
 import type { Layout } from '../../../core/document/layout';
 import '../../bench/bench.css';
@@ -53,6 +54,7 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
   const layout = useMemo(() => (shown ? patched(open, shown.patches) : open), [open, shown]);
   const study = useStudy('rig', layout, { rigId }, 'frame');
   const judged = useStudy('judgeRig', open, { rigId }, 'slow');
+  const [moved, setMoved] = useState<MovedRow | null>(null);
   const rig = layout.rigs[rigId];
   const onApply = (remedy: Remedy): void => {
     setPreview(null);
@@ -60,6 +62,17 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
   };
   const row = rowId !== null && Object.hasOwn(rig.rows, rowId) ? rowId : null;
   const { answer } = study;
+  // A row that is moved is shown where the hand has it until it is solved there.
+  const isThere = moved === null || (rig.rows[moved.rowId]?.[moved.key] === moved.to && !study.stale);
+  if (moved && isThere) setMoved(null);
+  const movedRig = useMemo(
+    () => (moved && Object.hasOwn(rig.rows, moved.rowId) ? withRow(rig, moved) : rig),
+    [rig, moved],
+  );
+  const light = useMemo(
+    () => answer && (movedRig === rig ? answer.light : movedLight(layout, movedRig, answer)),
+    [answer, movedRig, rig, layout],
+  );
   return (
     <main className="overhead-page">
       <h1 className="visually-hidden">{rig.name}, the light above the layout</h1>
@@ -74,13 +87,13 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
             ]}
             onChange={(id) => void navigate(rigPath(id))}
           />
-          {answer && <LightFigures layout={layout} rig={rig} light={answer.light} />}
+          {light && <LightFigures layout={layout} rig={movedRig} light={light} />}
         </div>
         {shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
-        {answer ? (
-          <div className={study.stale ? 'overhead-pictures stale' : 'overhead-pictures'}>
-            <RigMap rig={rig} light={answer.light} chosen={row} onChoose={setRowId} />
-            <RigSection rig={rig} light={answer.light} chosen={row} onChoose={setRowId} />
+        {light ? (
+          <div className={study.stale && !moved ? 'overhead-pictures stale' : 'overhead-pictures'}>
+            <RigMap rig={movedRig} light={light} chosen={row} onChoose={setRowId} />
+            <RigSection rig={movedRig} light={light} chosen={row} onChoose={setRowId} />
           </div>
         ) : (
           <Skeleton active />
@@ -88,7 +101,7 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
         {study.failure && <p className="field-refusal">{study.failure}</p>}
       </section>
       <section className="overhead-fields">
-        <RowFields layout={layout} rigId={rigId} chosen={row} onChoose={setRowId} />
+        <RowFields layout={layout} rigId={rigId} chosen={row} onChoose={setRowId} onSlide={setMoved} />
         <RigFields layout={layout} rigId={rigId} />
       </section>
       <section className="overhead-figures">

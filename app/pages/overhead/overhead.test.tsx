@@ -3,7 +3,7 @@ import { cleanup, fireEvent, render, screen, within } from '@testing-library/rea
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
-import { rigStudy } from '../../../core/overhead/study';
+import { movedLight, rigStudy, withRow, type MovedRow } from '../../../core/overhead/study';
 import { useLayoutStore } from '../../store/layout-store';
 import { BoardFields } from '../feeds/board-fields';
 import { ColourFigures } from './colour-figures';
@@ -130,7 +130,15 @@ describe('figures of a rig', () => {
 describe('fields of a rig', () => {
   test('a row is changed, one more is put after it, and one is taken away', () => {
     const chosen: (string | null)[] = [];
-    render(<RowFields layout={now()} rigId={rigId} chosen="row-1" onChoose={(id) => chosen.push(id)} />);
+    render(
+      <RowFields
+        layout={now()}
+        rigId={rigId}
+        chosen="row-1"
+        onChoose={(id) => chosen.push(id)}
+        onSlide={() => undefined}
+      />,
+    );
     type('Wanted length', '1750 mm');
     expect(rig().rows['row-1'].lengthMillimetres).toBe(1750);
     fireEvent.click(screen.getByRole('button', { name: /Another row/ }));
@@ -138,6 +146,38 @@ describe('fields of a rig', () => {
     fireEvent.click(screen.getByRole('button', { name: /Take the row away/ }));
     expect(rig().rows['row-1']).toBeUndefined();
     expect(chosen.at(-1)).toBeNull();
+  });
+  test('a row that slides is followed at each figure and changed once, at the last', () => {
+    const moved: MovedRow[] = [];
+    render(
+      <RowFields
+        layout={now()}
+        rigId={rigId}
+        chosen="row-1"
+        onChoose={() => undefined}
+        onSlide={(to) => moved.push(to)}
+      />,
+    );
+    const before = rig().rows['row-1'].heightMillimetres;
+    const height = screen.getByRole('slider', { name: 'Above the scenery' });
+    fireEvent.keyDown(height, { key: 'ArrowRight', keyCode: 39 });
+    fireEvent.keyDown(height, { key: 'ArrowRight', keyCode: 39 });
+    expect(moved.map((m) => m.to)).toEqual([before + 10, before + 20]);
+    expect(rig().rows['row-1'].heightMillimetres).toBe(before);
+    expect(height.getAttribute('aria-valuetext')).toBe(`${before + 20} mm`);
+    fireEvent.keyUp(height, { key: 'ArrowRight', keyCode: 39 });
+    expect(rig().rows['row-1'].heightMillimetres).toBe(before + 20);
+    useLayoutStore.getState().undo();
+    expect(rig().rows['row-1'].heightMillimetres).toBe(before);
+  });
+  test('the light of a row that is moved is that of the rig with it there, on a coarser map', () => {
+    const { power } = study();
+    const there = withRow(rig(), { rowId: 'row-1', key: 'heightMillimetres', to: 300 });
+    const layout = { ...now(), rigs: { ...now().rigs, [rigId]: there } };
+    const whole = rigStudy(layout, rigId).light;
+    const quick = movedLight(now(), there, { power });
+    expect(quick.map.stepMillimetres).toBeGreaterThan(2 * whole.map.stepMillimetres);
+    expect(Math.abs(quick.meanLux / whole.meanLux - 1)).toBeLessThan(0.01);
   });
   test('nonsense is refused beside its field', () => {
     render(

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Button } from 'antd';
 import { DeleteOutlined } from '@ant-design/icons';
 import { useNavigate } from 'react-router';
@@ -24,8 +25,13 @@ const sideNames: Readonly<Record<RigRecord['backsceneAt'], string>> = {
   near: 'the near side',
 };
 
+interface RigFieldsProps {
+  readonly layout: Layout;
+  readonly rigId: string;
+}
+
 /** What a rig hangs over, what hides it, who looks at it, what feeds it. */
-export function RigFields({ layout, rigId }: { readonly layout: Layout; readonly rigId: string }) {
+export const RigFields = memo(function RigFields({ layout, rigId }: RigFieldsProps) {
   const edit = useLayoutStore((s) => s.edit);
   const navigate = useNavigate();
   const rig = layout.rigs[rigId];
@@ -297,4 +303,4 @@ export function RigFields({ layout, rigId }: { readonly layout: Layout; readonly
       </Button>
     </div>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Button } from 'antd';
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { inOrder } from '../../../core/document/in-order';
@@ -14,6 +15,7 @@ import { SelectField } from '../../fields/select-field';
 import { SliderField } from '../../fields/slider-field';
 import { TextField } from '../../fields/text-field';
 import { useLayoutStore } from '../../store/layout-store';
+import type { MovedRow } from '../../../core/overhead/study';
 import type { Draft } from 'immer';
 import type { Layout } from '../../../core/document/layout';
 import type { RigRowRecord } from '../../../core/document/rig-record';
@@ -23,6 +25,7 @@ interface RowFieldsProps {
   readonly rigId: string;
   readonly chosen: string | null;
   readonly onChoose: (rowId: string | null) => void;
+  readonly onSlide: (moved: MovedRow) => void;
 }
 
 /** The lamp a row is, as it is sold; null where its figures are its own. */
@@ -32,7 +35,13 @@ const lampOf = (row: RigRowRecord): string | null =>
   )?.id ?? null;
 
 /** The rows of a rig, and the figures of the one that is looked at. */
-export function RowFields({ layout, rigId, chosen, onChoose }: RowFieldsProps) {
+export const RowFields = memo(function RowFields({
+  layout,
+  rigId,
+  chosen,
+  onChoose,
+  onSlide,
+}: RowFieldsProps) {
   const edit = useLayoutStore((s) => s.edit);
   const rig = layout.rigs[rigId];
   const area = areaOf(layout, rig);
@@ -76,20 +85,28 @@ export function RowFields({ layout, rigId, chosen, onChoose }: RowFieldsProps) {
         Another row
       </Button>
       {chosen !== null && (
-        <OneRow layout={layout} rigId={rigId} rowId={chosen} onGone={() => onChoose(null)} />
+        <OneRow
+          layout={layout}
+          rigId={rigId}
+          rowId={chosen}
+          onGone={() => onChoose(null)}
+          onSlide={onSlide}
+        />
       )}
     </div>
   );
-}
+});
 
 interface OneRowProps {
   readonly layout: Layout;
   readonly rigId: string;
   readonly rowId: string;
   readonly onGone: () => void;
+  /** A row of the rig while a hand moves it. */
+  readonly onSlide: (moved: MovedRow) => void;
 }
 
-function OneRow({ layout, rigId, rowId, onGone }: OneRowProps) {
+function OneRow({ layout, rigId, rowId, onGone, onSlide }: OneRowProps) {
   const edit = useLayoutStore((s) => s.edit);
   const rig = layout.rigs[rigId];
   const row = rig.rows[rowId];
@@ -131,8 +148,9 @@ function OneRow({ layout, rigId, rowId, onGone }: OneRowProps) {
         least={100}
         most={1200}
         step={10}
-        says={`${Math.round(row.heightMillimetres)} mm`}
-        onChange={(mm) => set('Height of a row', (r) => (r.heightMillimetres = mm), `height ${rowId}`)}
+        says={(mm) => `${Math.round(mm)} mm`}
+        onSlide={(to) => onSlide({ rowId, key: 'heightMillimetres', to })}
+        onChange={(mm) => set('Height of a row', (r) => (r.heightMillimetres = mm))}
       />
       <SliderField
         label="Before the backscene"
@@ -140,8 +158,9 @@ function OneRow({ layout, rigId, rowId, onGone }: OneRowProps) {
         least={0}
         most={area.depth + 300}
         step={5}
-        says={`${Math.round(row.depthMillimetres)} mm`}
-        onChange={(mm) => set('Depth of a row', (r) => (r.depthMillimetres = mm), `depth ${rowId}`)}
+        says={(mm) => `${Math.round(mm)} mm`}
+        onSlide={(to) => onSlide({ rowId, key: 'depthMillimetres', to })}
+        onChange={(mm) => set('Depth of a row', (r) => (r.depthMillimetres = mm))}
       />
       <SliderField
         label="Dimmed to"
@@ -149,8 +168,9 @@ function OneRow({ layout, rigId, rowId, onGone }: OneRowProps) {
         least={0.05}
         most={1}
         step={0.01}
-        says={`${Math.round(100 * row.level)} %`}
-        onChange={(v) => set('Dimming of a row', (r) => (r.level = v), `level ${rowId}`)}
+        says={(level) => `${Math.round(100 * level)} %`}
+        onSlide={(to) => onSlide({ rowId, key: 'level', to })}
+        onChange={(v) => set('Dimming of a row', (r) => (r.level = v))}
       />
       <div className="two-fields">
         <NumberField
