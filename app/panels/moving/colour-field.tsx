@@ -1,8 +1,6 @@
 import { Button } from 'antd';
 import { lazy, Suspense, useState } from 'react';
-
-/** Red, green and blue, 0 to 255 each. */
-export type Rgb = [number, number, number];
+import type { Rgb } from './colour-picker';
 
 interface ColourFieldProps {
   readonly label: string;

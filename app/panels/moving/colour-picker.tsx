@@ -1,6 +1,8 @@
 import { ColorPicker } from 'antd';
 import { useState } from 'react';
-import type { Rgb } from './colour-field';
+
+/** Red, green and blue, 0 to 255 each. */
+export type Rgb = [number, number, number];
 
 interface ColourPickerProps {
   readonly colour: Rgb;
