@@ -55,9 +55,6 @@ const PARTS = 4;
 const UNEVEN = 0.96;
 /** Places of the grid on which light that is thrown back is found; between them it is drawn straight. */
 const COARSE = { along: 21, deep: 10 } as const;
-/** Of a map that is no finer than this fewer are enough. */
-const COARSER_FROM = 20;
-const COARSER = { along: 9, deep: 6 } as const;
 /** The map is as fine as this, of long boards as so many columns. */
 const DECK = 10;
 const MOST_COLUMNS = 200;
@@ -245,8 +242,7 @@ export function rigLight(
     });
     return lux;
   });
-  const coarse = step < COARSER_FROM ? COARSE : COARSER;
-  for (const surface of surfaces) addBounced(bySource, on, { xs, ys, coarse }, surface);
+  for (const surface of surfaces) addBounced(bySource, on, xs, ys, surface);
   const room = { lux: rig.room.lux, xy: whiteXy({ kelvin: rig.room.kelvin, duv: 0 }) };
   const lux = new Float64Array(columns * rows);
   bySource.forEach((own) => own.forEach((l, i) => (lux[i] += l)));
@@ -308,41 +304,35 @@ export function rigLight(
   };
 }
 
-/** Places of a map, and how many of them light that is thrown back is found at. */
-interface Grid {
-  readonly xs: readonly number[];
-  readonly ys: readonly number[];
-  readonly coarse: { readonly along: number; readonly deep: number };
-}
-
 /** Adds what a surface throws back to the map of each row: found on a coarse grid, between its places by straight lines. */
 function addBounced(
   bySource: readonly Float64Array[],
   on: Uint8Array,
-  { xs, ys, coarse }: Grid,
+  xs: readonly number[],
+  ys: readonly number[],
   { bands, thrown }: Bounced,
 ): void {
   const [first, last] = [xs[0], xs[xs.length - 1]];
   const [near, far] = [ys[0], ys[ys.length - 1]];
   // Closer together near the backscene, where its light falls off.
   const deep = Array.from(
-    { length: coarse.deep },
-    (_, i) => near + (i / (coarse.deep - 1)) ** 1.6 * (far - near),
+    { length: COARSE.deep },
+    (_, i) => near + (i / (COARSE.deep - 1)) ** 1.6 * (far - near),
   );
   const along = Array.from(
-    { length: coarse.along },
-    (_, i) => first + (i / (coarse.along - 1)) * (last - first),
+    { length: COARSE.along },
+    (_, i) => first + (i / (COARSE.along - 1)) * (last - first),
   );
   const grid = deep.map((y) => along.map((x) => bouncedLux(bands, thrown, x, y, 0, UPWARD)));
   ys.forEach((y, r) => {
     let d = 0;
-    while (d < coarse.deep - 2 && deep[d + 1] < y) d++;
+    while (d < COARSE.deep - 2 && deep[d + 1] < y) d++;
     const v = deep[d + 1] > deep[d] ? (y - deep[d]) / (deep[d + 1] - deep[d]) : 0;
     xs.forEach((x, c) => {
       const i = r * xs.length + c;
       if (!on[i]) return;
-      const at = last > first ? ((x - first) / (last - first)) * (coarse.along - 1) : 0;
-      const a = Math.min(coarse.along - 2, Math.floor(at));
+      const at = last > first ? ((x - first) / (last - first)) * (COARSE.along - 1) : 0;
+      const a = Math.min(COARSE.along - 2, Math.floor(at));
       const u = at - a;
       const [p, q, s, t] = [grid[d][a], grid[d][a + 1], grid[d + 1][a], grid[d + 1][a + 1]];
       bySource.forEach((lux, k) => {

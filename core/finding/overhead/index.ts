@@ -33,6 +33,12 @@ const TRIED_STEP = 25;
 export const judgeRig = (layout: Layout, rigId: string): Finding[] =>
   judgeWhole(layout, {
     rules: rigRules,
-    studyOf: (of) => ({ ...rigStudy(of, rigId, TRIED_STEP), layout: of, rigId, rig: of.rigs[rigId] }),
+    studyOf: (of) => ({
+      // As it stands it is judged by the figures that are shown.
+      ...rigStudy(of, rigId, of === layout ? undefined : TRIED_STEP),
+      layout: of,
+      rigId,
+      rig: of.rigs[rigId],
+    }),
     cost: (of) => mountingOf(of, of.rigs[rigId]).price,
   });
