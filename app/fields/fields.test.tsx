@@ -1,12 +1,14 @@
 // @vitest-environment happy-dom
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { CheckField } from './check-field';
 import { Choice } from './choice';
 import { CountField } from './count-field';
 import { FigureTable } from './figure-table';
+import { LoadBars } from './load-bars';
 import { NumberField } from './number-field';
+import { SliderField } from './slider-field';
 import { TextField } from './text-field';
 
 afterEach(cleanup);
@@ -172,5 +174,69 @@ describe('the other fields', () => {
     press('Lead');
     expect(rows()).toEqual(['lead 1', 'lead 9', 'lead 10']);
     expect(head('Cut').getAttribute('aria-sort')).toBeNull();
+  });
+});
+
+describe('a slider', () => {
+  const slider = () => screen.getByRole('slider', { name: 'Height' });
+  const press = (key: 'ArrowRight' | 'ArrowLeft') =>
+    fireEvent.keyDown(slider(), { key, keyCode: key === 'ArrowRight' ? 39 : 37 });
+  const height = (over: Partial<Parameters<typeof SliderField>[0]>) => (
+    <SliderField
+      label="Height"
+      figure={450}
+      least={100}
+      most={470}
+      step={10}
+      says={(mm) => `${mm} mm`}
+      onChange={() => undefined}
+      {...over}
+    />
+  );
+  test('tells each figure it comes to, and goes no further than its ends', () => {
+    const told: number[] = [];
+    render(height({ onChange: (mm) => told.push(mm) }));
+    for (let k = 0; k < 4; k++) press('ArrowRight');
+    expect(Math.max(...told)).toBe(470);
+    expect(told[0]).toBe(460);
+  });
+  test('what follows the hand is told each figure, the change the last alone; it stays where it is held', () => {
+    vi.useFakeTimers();
+    const [slid, told]: [number[], number[]] = [[], []];
+    render(height({ onSlide: (mm) => slid.push(mm), onChange: (mm) => told.push(mm) }));
+    press('ArrowLeft');
+    press('ArrowLeft');
+    // Longer than a choice waits for what is in force.
+    act(() => void vi.advanceTimersByTime(2000));
+    expect(screen.getByText('430 mm')).toBeDefined();
+    expect([slid, told]).toEqual([[440, 430], []]);
+    fireEvent.keyUp(slider(), { key: 'ArrowLeft', keyCode: 37 });
+    expect(told).toEqual([430]);
+    vi.useRealTimers();
+  });
+});
+
+describe('bars of load', () => {
+  test('near what a supply gives it is marked; a cell has no bar', () => {
+    render(
+      <LoadBars
+        loads={[
+          { id: 'bus', name: 'Lighting bus', amps: 1.7, limitAmps: 2 },
+          { id: 'track', name: 'Main line', amps: 1.5, limitAmps: 3 },
+          { id: 'cell', name: 'Coin cell', amps: 0.004, limitAmps: null },
+        ]}
+      />,
+    );
+    const rows = screen.getAllByRole('listitem');
+    expect(rows.map((r) => r.className)).toEqual(['near', '', '']);
+    expect(rows.map((r) => r.textContent)).toEqual([
+      'Lighting bus1.7 A of 2 A',
+      'Main line1.5 A of 3 A',
+      'Coin cell4 mA',
+    ]);
+    expect(screen.getAllByRole('meter').map((m) => m.getAttribute('aria-label'))).toEqual([
+      'Lighting bus: drawn of what it gives',
+      'Main line: drawn of what it gives',
+    ]);
   });
 });

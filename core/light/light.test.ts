@@ -1,3 +1,5 @@
+import { converter, formatHex } from 'culori';
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mcCamyKelvin, planckianXy, screenColour } from './colour';
 import { lowRiskPercent, worstFlicker } from './flicker';
@@ -78,4 +80,37 @@ test('by day a window is told against a lit room, by night against a bright wind
     expect(windowLightnessBy(lux, 'night')).toBe(windowLightness(lux));
     expect(windowLightnessBy(lux, 'day')).toBeLessThan(windowLightness(lux));
   }
+});
+
+describe('the screen colour of a light, against a general-purpose colour library', () => {
+  const rgb = converter('rgb');
+  /** The light at full brightness: what is outside sRGB cut off, as the library writes it. */
+  const byLibrary = (x: number, y: number): string => {
+    const { r, g, b } = rgb({ mode: 'xyz65', x: x / y, y: 1, z: (1 - x - y) / y });
+    const most = Math.max(r, g, b);
+    return formatHex({
+      mode: 'rgb',
+      r: Math.max(0, r) / most,
+      g: Math.max(0, g) / most,
+      b: Math.max(0, b) / most,
+    });
+  };
+  test('black bodies from a candle to a blue sky', () => {
+    for (let kelvin = 1500; kelvin <= 12_000; kelvin += 250) {
+      const { x, y } = planckianXy(kelvin);
+      expect(screenColour({ kelvin }), `${kelvin} K`).toBe(byLibrary(x, y));
+    }
+  });
+  test('any chromaticity, inside sRGB and out of it', () => {
+    const place = fc.record({
+      x: fc.double({ min: 0.1, max: 0.65, noNaN: true }),
+      y: fc.double({ min: 0.1, max: 0.33, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(place, ({ x, y }) => {
+        expect(screenColour({ x, y })).toBe(byLibrary(x, y));
+      }),
+      { numRuns: 300, seed: 3 },
+    );
+  });
 });

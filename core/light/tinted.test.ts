@@ -32,6 +32,22 @@ describe('tints', () => {
   });
 });
 
+test('behind every tint the colour is that of the library’s own way through linear sRGB', () => {
+  const [xyz, linear] = [converter('xyz65'), converter('lrgb')];
+  for (const tint of Object.values(tints))
+    for (const kelvin of [2200, 2700, 4000, 6500]) {
+      const { x, y } = planckianXy(kelvin);
+      const bare = linear({ mode: 'xyz65', x: x / y, y: 1, z: (1 - x - y) / y });
+      const [r, g, b] = tint.passes;
+      const left = xyz({ mode: 'lrgb', r: bare.r * r, g: bare.g * g, b: bare.b * b });
+      const sum = left.x + left.y + left.z;
+      const light = tintedLight({ kelvin }, tint);
+      expect(light.share, tint.id).toBeCloseTo(left.y, 9);
+      expect(light.x, tint.id).toBeCloseTo(left.x / sum, 9);
+      expect(light.y, tint.id).toBeCloseTo(left.y / sum, 9);
+    }
+});
+
 describe('mixed light adds as XYZ', () => {
   test('two alike make the same, and the brighter pulls', () => {
     const warm = planckianXy(2700);

@@ -13,7 +13,11 @@ import { change } from '../document/patch';
 import { usualSupply } from '../document/usual-supply';
 import { checkJob } from '../finding/check';
 import { jobCurve } from '../feed/load-curve';
+import { wiringTable } from '../build/wiring-table';
+import { putPlace, putRun } from '../feed/begin';
+import { judgeNetwork } from '../finding/feed/judge-network';
 import { benchOf } from './bench';
+import { costOfJob } from './job-cost';
 import { cellLifeStudy } from './cell-life';
 import { shouldShine } from './drive';
 import { takingsOf } from './evening';
@@ -248,5 +252,43 @@ describe('lines and their supplies in the document', () => {
     if (read.ok) throw new Error('it was taken');
     expect(read.complaints[0].path).toBe(`jobs.${demoJob}.lines.${lineId}.from.supplyId`);
     expect(read.complaints[0].reason).toMatch(why);
+  });
+});
+
+describe('a job on two supplies beside its like', () => {
+  const train = boatTrain();
+  const [first] = inOrder(train.jobs['harbour-office'].circuits);
+  const layout = beside(train, 'harbour-office', first.id, 'layout-bus');
+  test('its wires say which supply they come from, and keep their sides', () => {
+    const rows = wiringTable(benchOf(layout, 'harbour-office'));
+    const own = rows.filter((r) => r.from.startsWith('Lighting bus') || r.to.startsWith('Lighting bus'));
+    expect(own.map((r) => r.fromPolarity).sort()).toEqual(expect.arrayContaining(['+', '−']));
+    expect(own.every((r) => r.colour !== 'lacquered')).toBe(true);
+  });
+  test('on the plan either supply may feed it, and a third may not', () => {
+    const fedBy = (supplyId: string): string[] => {
+      const { layout: laid } = change(layout, (draft) => {
+        draft.network = { nodes: {}, runs: {} };
+        draft.supplies.third = usualSupply('layout-bus', layout.scale, 100);
+        const from = putPlace(draft, 'Feed', { x: 0, y: 0 }, { kind: 'supply', supplyId });
+        putRun(
+          draft,
+          from,
+          putPlace(draft, 'Office', { x: 300, y: 0 }, { kind: 'job', jobId: 'harbour-office' }),
+        );
+      });
+      return judgeNetwork(laid).map((f) => f.rule);
+    };
+    expect(fedBy(OWN)).not.toContain('not-fed');
+    expect(fedBy(layout.jobs['harbour-office'].supplyId)).not.toContain('not-fed');
+    expect(fedBy('third')).toContain('not-fed');
+  });
+  test('its price counts the cells of each', () => {
+    const cost = (of: Layout): number => costOfJob(benchOf(of, 'quay-lamps'));
+    const [circuit] = inOrder(train.jobs['quay-lamps'].circuits);
+    const bus = beside(train, 'quay-lamps', circuit.id, 'layout-bus');
+    const cell = beside(train, 'quay-lamps', circuit.id, 'cell');
+    // A cell and its switch more than a bus.
+    expect(cost(cell)).toBeGreaterThan(cost(bus));
   });
 });
