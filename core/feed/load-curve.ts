@@ -22,6 +22,14 @@ export interface LoadCurve {
   readonly lumens: readonly number[];
 }
 
+const curveOf = (
+  points: readonly { readonly volts: number; readonly amps: number; readonly lumens: number }[],
+): LoadCurve => ({
+  volts: points.map((p) => p.volts),
+  amps: points.map((p) => p.amps),
+  lumens: points.map((p) => p.lumens),
+});
+
 /** Shares of the usual volts at which a load is looked at. */
 const SHARES = [0, 0.2, 0.35, 0.45, 0.55, 0.65, 0.75, 0.85, 0.92, 1, 1.08, 1.2];
 /** The network has the copper: nothing is left of a supply's own wire. */
@@ -100,11 +108,7 @@ export function jobCurve(layout: Layout, jobId: string, supplyId: string): LoadC
           .reduce((sum, d) => sum + d.lumens, 0),
       };
     });
-    curve = {
-      volts: points.map((p) => p.volts),
-      amps: points.map((p) => p.amps),
-      lumens: points.map((p) => p.lumens),
-    };
+    curve = curveOf(points);
   } catch (error) {
     if (!(error instanceof CircuitError)) throw error;
   }
@@ -138,11 +142,7 @@ export function rigCurve(layout: Layout, rigId: string): LoadCurve | null {
       const power = rigPower(layout, { ...rig, supply: { ...rig.supply, volts, wireMillimetres: 0 } });
       return { volts, amps: power.supplyAmps, lumens: rigLumens(rig, power) };
     });
-    curve = {
-      volts: points.map((p) => p.volts),
-      amps: points.map((p) => p.amps),
-      lumens: points.map((p) => p.lumens),
-    };
+    curve = curveOf(points);
   } catch (error) {
     if (!(error instanceof CircuitError)) throw error;
   }
