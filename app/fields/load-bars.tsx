@@ -9,7 +9,10 @@ export interface Load {
   readonly limitAmps: number | null;
 }
 
-/** For each supply how much of what it gives is drawn. */
+/**
+ * For each supply how much of what it gives is drawn. The browser's meter rather than the library's progress: it
+ * tells who hears it the most and where it is high, and nothing here goes towards an end.
+ */
 export function LoadBars({ loads }: { readonly loads: readonly Load[] }) {
   return (
     <ul className="feeds-loads">

@@ -4,6 +4,7 @@ import { fitLed, type LedPart } from '../part/led';
 import { rectifiers } from '../part/rectifier';
 import { supplyKind, usualControls, type Feeding as SupplyFeeding, type Supply } from '../supply';
 import { terminalsOf, type Part, type ShiningPart } from './assembly';
+import { besideElements } from './beside-elements';
 import { decoderElements } from './decoder-elements';
 import { driverElements } from './driver-elements';
 import { socketElements } from './socket-elements';
@@ -33,7 +34,7 @@ export function elementsOf(
   const of = (role: string): Provenance => ({ path: part.path, part: part.id, role });
   switch (part.kind) {
     case 'rails': {
-      if (part.beside) return besideElements(part, part.beside, node, feeding, of);
+      if (part.beside) return besideElements(part, part.beside, node, feeding.stress, of);
       const rails = { right: node('right'), left: node('left') };
       // Dead rails still tie both sides to something, through what leaks.
       if (feeding.cut) {
@@ -266,46 +267,6 @@ export function elementsOf(
         },
       ];
   }
-}
-
-/** Name of the element that carries what a supply beside the job's own gives, positive towards the job. */
-export const besideElement = (partId: string): string => elementId('r', partId);
-
-/**
- * A supply beside the job's own: its circuit under names of its own, and its minus held to the common
- * ground, of which it knows nothing.
- */
-function besideElements(
-  part: Extract<Part, { kind: 'rails' }>,
-  supply: Supply,
-  node: (terminal: string) => string,
-  { stress }: Feeding,
-  of: (role: string) => Provenance,
-): Element[] {
-  const ends = { right: node('right'), left: node('left') };
-  const inside = (name: string): string =>
-    name === ends.right || name === ends.left || name === GROUND ? name : elementId('n', part.id, name);
-  const source = supplyKind(supply)
-    .lower(supply, ends, { controls: usualControls, stress }, of('supply'))
-    .map((e) => ({
-      ...e,
-      id: elementId(e.id.charAt(0), part.id),
-      a: inside(e.a),
-      b: inside(e.b),
-    }));
-  return ends.left === GROUND
-    ? source
-    : [
-        ...source,
-        {
-          kind: 'resistor',
-          id: elementId('r', part.id, 'bleed'),
-          a: ends.left,
-          b: GROUND,
-          ohms: BLEED_OHMS,
-          of: of('bleed'),
-        },
-      ];
 }
 
 /** Wheels on clean rail, in series with the track's own resistance, which counts the rest. */

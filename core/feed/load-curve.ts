@@ -7,7 +7,7 @@ import { benchOf } from '../study/bench';
 import { usualReadings } from '../study/solver';
 import { CircuitError } from '../circuit/error';
 import { supplyIdsOf } from '../document/line-stages';
-import { deliveredBy, sourceOfLamp, sourcesOf } from '../study/sources';
+import { deliveredBy, lampsOn, sourcesOf } from '../study/sources';
 import type { Supply } from '../supply';
 import type { AnyJob, Layout } from '../document/layout';
 import type { NodePart } from '../document/network-record';
@@ -91,6 +91,8 @@ export function jobCurve(layout: Layout, jobId: string, supplyId: string): LoadC
   if (found !== undefined) return found;
   let curve: LoadCurve | null = null;
   try {
+    // Which lamps hang on it is the same at any volts.
+    let lamps: ReadonlySet<string> | undefined;
     const points = SHARES.map((share) => {
       if (share === 0) return { volts: 0, amps: 0, lumens: 0 };
       const volts = share * usual;
@@ -100,12 +102,11 @@ export function jobCurve(layout: Layout, jobId: string, supplyId: string): LoadC
       const bench = benchOf(set as Layout, jobId, beside ? {} : { supplyId });
       const readings = usualReadings(bench);
       const source = sourcesOf(bench).find((s) => s.supplyId === supplyId && s.beside === beside)!;
+      const own = (lamps ??= lampsOn(bench, source));
       return {
         volts,
         amps: supply.kind === 'ac-track' ? readings.supplyRmsAmps : deliveredBy(readings, source).amps.mean,
-        lumens: readings.dies
-          .filter((d) => sourceOfLamp(bench, d.lampId).part === source.part)
-          .reduce((sum, d) => sum + d.lumens, 0),
+        lumens: readings.dies.filter((d) => own.has(d.lampId)).reduce((sum, d) => sum + d.lumens, 0),
       };
     });
     curve = curveOf(points);

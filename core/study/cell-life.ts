@@ -1,7 +1,7 @@
 import { cellTypes } from '../part/cell';
 import { totalLumens } from './meter';
 import { usualReadings } from './solver';
-import { deliveredBy, sourceOfLamp, sourcesOf, withSource, type Source } from './sources';
+import { deliveredBy, lampsOn, sourcesOf, withSource, type Source } from './sources';
 import type { Bench } from './bench';
 
 /** Light and current while a cell empties. Time zero is the cell as it is now. */
@@ -41,10 +41,11 @@ export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
 function lifeOf(bench: Bench, source: Source): CellLifeStudy | null {
   const { supply } = source;
   if (supply.kind !== 'cell') return null;
+  const lamps = lampsOn(bench, source);
   const coulombs = cellTypes[supply.cell].milliampHours * 3.6;
   const at = (spent: number): { lumens: number; amps: number } => {
     const readings = usualReadings(withSource(bench, source, { ...supply, spent }));
-    const own = readings.dies.filter((d) => sourceOfLamp(bench, d.lampId).part === source.part);
+    const own = readings.dies.filter((d) => lamps.has(d.lampId));
     return { lumens: totalLumens({ dies: own }), amps: deliveredBy(readings, source).amps.mean };
   };
   const fresh = at(0);

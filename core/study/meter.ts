@@ -1,4 +1,5 @@
-import { besideElement, dieElement, dieNodes } from '../assembly/elements';
+import { besideElement } from '../assembly/beside-elements';
+import { dieElement, dieNodes } from '../assembly/elements';
 import { elementId } from '../assembly/element-id';
 import { outputElement } from '../assembly/decoder-elements';
 import { holdElement } from '../assembly/driver-elements';

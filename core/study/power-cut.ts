@@ -3,7 +3,7 @@ import { transientOf } from '../circuit/transient';
 import { reservoirsOf } from './line-readings';
 import { Meter, totalLumens } from './meter';
 import { loweredAt } from './netlist-at';
-import { sourceOfLamp, sourceOfLine } from './sources';
+import { lampsOn, sourceOfLine, sourcesOf } from './sources';
 import { usualState } from './states';
 import type { State } from '../supply/state';
 import type { Bench } from './bench';
@@ -42,7 +42,8 @@ export function powerCutStudy(
   onProgress?: (share: number) => boolean,
   state: State = usualState(bench),
 ): PowerCutStudy {
-  const isOnIt = (lampId: string): boolean => !sourceOfLamp(bench, lampId).beside;
+  const own = lampsOn(bench, sourcesOf(bench)[0]);
+  const isOnIt = (lampId: string): boolean => own.has(lampId);
   const before = totalLumens({ dies: readings.dies.filter((d) => isOnIt(d.lampId)) });
   const lowered = loweredAt(bench, state, { cut: true });
   const { netlist, nodeOf, leftOut } = lowered;

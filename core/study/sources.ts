@@ -42,6 +42,13 @@ export function sourceOfLamp(bench: Pick<Bench, 'assembly' | 'supply' | 'job'>, 
   return sourceOfLine(bench, circuitId === null ? null : bench.job.circuits[circuitId].lineId);
 }
 
+/** The lamps that hang on one of a job's supplies. */
+export const lampsOn = (
+  bench: Pick<Bench, 'assembly' | 'supply' | 'job'>,
+  source: Source,
+): ReadonlySet<string> =>
+  new Set(Object.keys(bench.job.lamps).filter((id) => sourceOfLamp(bench, id).part === source.part));
+
 /** The bench with one of its supplies as it is otherwise, as a cell that is half empty. */
 export function withSource<B extends Bench>(bench: B, { part, beside }: Source, supply: Supply): B {
   if (!beside) return { ...bench, supply };
