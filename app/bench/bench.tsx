@@ -1,4 +1,4 @@
-import { Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { Suspense, useCallback, useMemo, useState } from 'react';
 import { patched } from '../../core/document/patch';
 import { handFor } from '../../core/study/hand';
 import { useLayoutStore } from '../store/layout-store';
@@ -10,6 +10,7 @@ import { PreviewBand } from './preview-band';
 import { useSolvedJob } from './solved-job';
 import { Stage } from './stage';
 import { Steps } from './steps';
+import { useCaughtUp } from './use-caught-up';
 import { useJudged } from './use-judged';
 import type { Layout } from '../../core/document/layout';
 import type { Remedy } from '../../core/finding/finding';
@@ -53,7 +54,7 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
     [layout, jobId, solved, hand, live],
   );
   // The stage goes first; choices and picture follow as soon as there is time.
-  const later = useDeferredValue(now);
+  const { shown: below, catches } = useCaughtUp(now);
   const onApply = useCallback(
     (remedy: Remedy): void => {
       setPreview(null);
@@ -74,13 +75,13 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
     const { Panel } = face.stages.find((s) => s.id === stage)!;
     return (
       <Suspense fallback={<div className="choices" />}>
-        <Panel {...later} />
+        <Panel {...below} />
       </Suspense>
     );
-  }, [face, stage, later]);
+  }, [face, stage, below]);
   const pictures = useMemo(
-    () => <Pictures key={stage} face={face} stage={stage} of={{ ...later, flagged, onState }} />,
-    [face, stage, later, flagged, onState],
+    () => <Pictures key={stage} face={face} stage={stage} of={{ ...below, flagged, onState }} />,
+    [face, stage, below, flagged, onState],
   );
   return (
     <main className="bench">
@@ -90,7 +91,7 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
         {shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
       </div>
       <Steps face={face} jobId={jobId} stage={stage} findings={judged.begun ? findings : null} />
-      <div className="work">
+      <div className="work" {...catches}>
         {choices}
         {pictures}
         <FindingsPanel
