@@ -21,6 +21,8 @@ export default defineConfig({
         test: {
           name: 'app',
           include: ['cli/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.{ts,tsx}'],
+          // Each test sets the stores it uses: files share what they import.
+          isolate: false,
           testTimeout: 120_000,
           ...abreast,
         },
@@ -30,6 +32,7 @@ export default defineConfig({
         test: {
           name: 'reference',
           include: ['tests/reference/**/*.test.ts', 'tests/frozen/**/*.test.ts'],
+          isolate: false,
           testTimeout: 120_000,
           ...abreast,
         },

@@ -40,7 +40,7 @@ export function timeOverhead(layout: Layout): void {
     void process.stdout.write(`${what}: ${ms.toFixed(1)} ms\n`);
   report(
     'four boards, six rows, at 10 mm',
-    timed(() => rigLight(six, rig, undefined, FINE)),
+    timed(() => rigLight(six, rig, { stepMillimetres: FINE })),
   );
   report(
     'the same with its copper',
@@ -48,6 +48,6 @@ export function timeOverhead(layout: Layout): void {
   );
   report(
     'the same as a row is dragged, at 25 mm',
-    timed(() => rigLight(six, rig, undefined, DRAG)),
+    timed(() => rigLight(six, rig, { stepMillimetres: DRAG })),
   );
 }

@@ -1,7 +1,8 @@
 import { GROUND, type Element, type Netlist } from '../circuit/netlist';
 import { netsOf, terminalKey, terminalsOf, type Assembly, type Part } from './assembly';
 import { plainName, elementId } from './element-id';
-import { elementsOf, type Feeding } from './elements';
+import { elementsOf } from './elements';
+import type { Feeding } from './rails-elements';
 import type { Supply } from '../supply';
 
 /** A netlist, with the way back to the parts. */

@@ -1,4 +1,5 @@
-import { STAGE, type Step } from './transient';
+import { STAGE } from './tr-bdf2';
+import type { Step } from './transient';
 
 // Weights of the parabola through a step's start, inner stage and end, integrated over the step.
 const WITHIN = 1 / (6 * STAGE * (1 - STAGE));

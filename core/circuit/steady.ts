@@ -5,7 +5,8 @@ import { settle } from './operating-point';
 import { compile, type Plan } from './plan';
 import { checkStructure } from './structure';
 import { System } from './system';
-import { bdf2Past, Transient, type Step } from './transient';
+import { bdf2Past } from './tr-bdf2';
+import { Transient, type Step } from './transient';
 import type { Netlist } from './netlist';
 import type { Probe } from './probe';
 

@@ -2,26 +2,15 @@ import { CircuitError } from './error';
 import { StretchMemory } from './memory';
 import { settle } from './operating-point';
 import { compile, type Plan } from './plan';
+import { Prediction } from './prediction';
+import { Stored } from './stored';
+import { Stretch } from './stretch';
 import { checkStructure } from './structure';
 import { System } from './system';
 import { RUN_TOLERANCE } from './tolerance';
-import { EDGE_SECONDS, type Signal } from './waveform';
+import { ALPHA, bdf2Past, STAGE } from './tr-bdf2';
 import type { Netlist } from './netlist';
 import type { Probe } from './probe';
-
-/** First stage of TR-BDF2 (Bank et al. 1985) as a share of the step: 2 - sqrt 2 makes both stages alike. */
-export const STAGE = 2 - Math.SQRT2;
-/** Both stages multiply the newest rate by this share of the step. */
-const ALPHA = STAGE / 2;
-const FROM_STAGE = 1 / (STAGE * (2 - STAGE));
-const FROM_START = -((1 - STAGE) ** 2) / (STAGE * (2 - STAGE));
-/** Local error: 2 k h (r0/g - r1/(g(1-g)) + r2/(1-g)) in charge (Hosea and Shampine 1996). */
-const ERROR = (2 * (-3 * STAGE * STAGE + 4 * STAGE - 2)) / (12 * (2 - STAGE));
-
-/** What the second stage carries over of the stored charges at the inner stage and at the start. */
-export function bdf2Past(atStage: number, atStart: number): number {
-  return FROM_STAGE * atStage + FROM_START * atStart;
-}
 
 /** What a run needs to go on exactly as if it had not been stopped. Plain data. */
 export interface Snapshot {
@@ -58,6 +47,9 @@ export interface Step {
   readonly after: Float64Array;
 }
 
+/** Error allowed in a capacitor's mean current where nothing else is said. */
+const USUAL_ERROR = 1e-3;
+
 /** Charges or fluxes a plan starts from by its stated initial conditions; zero where none is given. */
 export function givenStates(plan: Plan): Float64Array {
   return plan.states.initial.map((initial, s) =>
@@ -86,30 +78,14 @@ export class Transient {
   onStage: ((stage: 'euler' | 'trapezoid' | 'bdf2', span: number) => void) | null = null;
 
   private readonly probes: readonly Probe[];
-  private readonly signals: readonly Signal[];
-  private readonly stored: Float64Array;
-  private readonly rates: Float64Array;
-  private readonly stageStored: Float64Array;
-  private readonly stageRates: Float64Array;
-  private readonly endStored: Float64Array;
-  private readonly endRates: Float64Array;
-  private readonly scales: Float64Array;
+  private readonly states: Stored;
   private readonly x0: Float64Array;
-  private readonly xBefore: Float64Array;
-  /** Unknowns at the inner stage of the step under way, and of the last one. */
+  /** Unknowns at the inner stage of the step under way. */
   private readonly xWithin: Float64Array;
-  private readonly xStage: Float64Array;
-  private spanBefore = NaN;
-  /** Mean rates lately, without sign. */
-  private readonly usual: Float64Array;
-  private readonly memory: number;
-  private readonly grain: number;
-  private readonly relative: number;
+  private readonly prediction: Prediction;
   private nextStep: number;
   private readonly repeats: StretchMemory;
-  private corner = NaN;
-  private stretchFrom = NaN;
-  private moving = false;
+  private readonly stretch: Stretch;
   private fresh: boolean;
   private stop: number;
   private goesOn = false;
@@ -123,30 +99,18 @@ export class Transient {
   ) {
     this.stop = options.stop;
     this.seconds = 0;
-    this.spanBefore = 0;
     this.probes = probes;
-    // Constant sources have no corners and follow no curve.
-    this.signals = [...plan.voltages.signals, ...plan.currents.signals].filter((s) => s.period !== 0);
-    const count = plan.states.ids.length;
-    const blank = (): Float64Array => new Float64Array(count);
-    this.stored = blank();
-    this.rates = blank();
-    this.stageStored = blank();
-    this.stageRates = blank();
-    this.endStored = blank();
-    this.endRates = blank();
-    this.scales = blank();
-    this.usual = blank();
+    this.stretch = new Stretch(plan);
+    const { longestPeriod } = this.stretch;
+    this.states = new Stored(
+      plan,
+      options.relative ?? USUAL_ERROR,
+      longestPeriod > 0 ? 2 * longestPeriod : options.stop / 20,
+    );
     this.x0 = new Float64Array(plan.unknowns + 1);
     this.repeats = new StretchMemory(plan, this.system);
-    this.xBefore = new Float64Array(plan.unknowns + 1);
     this.xWithin = new Float64Array(plan.unknowns + 1);
-    this.xStage = new Float64Array(plan.unknowns + 1);
-    this.relative = options.relative ?? 1e-3;
-    const periods = this.signals.map((s) => s.period).filter((p) => Number.isFinite(p));
-    const grains = this.signals.map((s) => s.grain).filter((g) => g > 0);
-    this.grain = grains.length > 0 ? Math.min(...grains) : 0;
-    this.memory = periods.length > 0 ? 2 * Math.max(...periods) : options.stop / 20;
+    this.prediction = new Prediction(plan.unknowns + 1);
     this.nextStep = options.longestStep;
     this.step = {
       from: NaN,
@@ -186,16 +150,17 @@ export class Transient {
       settle(still, 0, false);
       system.x.set(still.x);
       const { states } = plan;
-      for (let s = 0; s < this.stored.length; s++) {
+      const { stored } = this.states.start;
+      for (let s = 0; s < stored.length; s++) {
         const current = still.x[states.branch[s]];
         const voltage = still.x[states.a[s]] - still.x[states.b[s]];
-        this.stored[s] = states.capacity[s] * (s < states.capacitors ? voltage : current);
+        stored[s] = states.capacity[s] * (s < states.capacitors ? voltage : current);
         system.x[states.branch[s]] = s < states.capacitors ? 0 : current;
       }
-      system.past.set(this.stored);
+      system.past.set(stored);
       if (!system.solve(this.tiny(), 0, RUN_TOLERANCE)) throw this.lost();
     } else {
-      this.stored.set(
+      this.states.start.stored.set(
         options.start === 'given' ? givenStates(plan) : Float64Array.from(options.start.stored),
       );
       this.settleFresh();
@@ -208,7 +173,7 @@ export class Transient {
   /** Voltages and currents that belong to the stored charges at this very moment. */
   private settleFresh(): void {
     const { system } = this;
-    system.past.set(this.stored);
+    system.past.set(this.states.start.stored);
     system.setSources(this.seconds);
     if (system.solve(this.tiny(), this.seconds, RUN_TOLERANCE)) return;
     // From nothing at all the iteration may start too far off: raise the sources to it.
@@ -243,46 +208,11 @@ export class Transient {
   }
 
   private findCorner(): void {
-    const { plan, seconds } = this;
-    let next = this.stop;
-    let moving = false;
-    for (const signal of this.signals) {
-      let corner = signal.nextCorner(seconds);
-      if (corner - seconds < this.crumb) corner = signal.nextCorner(corner);
-      next = Math.min(next, corner);
-    }
-    if (this.stop - next < this.crumb) next = this.stop;
-    for (const toggles of plan.switches.toggles) {
-      for (const t of toggles) {
-        if (t > seconds + 1e-15) next = Math.min(next, t);
-        if (t + EDGE_SECONDS > seconds + 1e-13) next = Math.min(next, t + EDGE_SECONDS);
-        if (t <= seconds + 1e-13 && t + EDGE_SECONDS > seconds + 1e-13) moving = true;
-      }
-    }
-    for (const signal of this.signals) {
-      const from = signal.at(seconds);
-      const to = signal.at(next);
-      // Rounding may put a corner a hair's breadth into the next slope.
-      if (Math.abs(to - from) > 1e-6 * (Math.abs(from) + Math.abs(to))) moving = true;
-    }
-    this.corner = next;
-    this.stretchFrom = seconds;
-    this.moving = moving;
-    this.repeats.open(seconds, next, this.mayRepeat(next));
-    if (moving) this.nextStep = (next - seconds) / MOVING_STEPS;
-    else if (this.steps > 0 && this.spanBefore < this.grain / 8) this.nextStep = next - seconds;
-  }
-
-  /** Whether a stretch that ends here can come again before the run ends. */
-  private mayRepeat(end: number): boolean {
-    return this.goesOn || this.signals.some((s) => end + (s.grain || s.period) <= this.stop * 1.001);
-  }
-
-  private longest(): number {
-    let longest = this.options.longestStep;
-    if (this.moving) longest = Math.min(longest, (this.corner - this.stretchFrom) / MOVING_STEPS);
-    for (const signal of this.signals) longest = Math.min(longest, signal.longestStep);
-    return longest;
+    const { stretch, seconds } = this;
+    stretch.begin(seconds, this.stop, this.crumb);
+    this.repeats.open(seconds, stretch.to, this.goesOn || stretch.mayComeAgain(this.stop));
+    if (stretch.moving) this.nextStep = stretch.firstStep;
+    else if (this.steps > 0 && this.prediction.span < stretch.grain / 8) this.nextStep = stretch.to - seconds;
   }
 
   /**
@@ -294,8 +224,8 @@ export class Transient {
   }
 
   private takeStep(): void {
-    const longest = this.longest();
-    const room = this.corner - this.seconds;
+    const longest = this.stretch.longestStep(this.options.longestStep);
+    const room = this.stretch.to - this.seconds;
     const like = this.repeats.span();
     let h = Math.min(Number.isNaN(like) ? this.nextStep : like, longest);
     if (this.fresh) h = Math.min(this.tiny(), room / 4);
@@ -320,14 +250,12 @@ export class Transient {
     }
     step.from = this.seconds;
     const atCorner = h === room;
-    const end = atCorner ? this.corner : this.seconds + h;
+    const end = atCorner ? this.stretch.to : this.seconds + h;
     step.middle = this.seconds + (end - this.seconds) * (wasFresh ? 1 : STAGE);
     step.to = end;
-    this.keepStates(h);
+    this.states.moveOn(h);
     if (!wasFresh) this.repeats.note(h, this.x0);
-    this.xBefore.set(this.x0);
-    this.xStage.set(this.xWithin);
-    this.spanBefore = h;
+    this.prediction.note(this.x0, this.xWithin, h);
     this.x0.set(this.system.x);
     this.seconds = end;
     this.fresh = false;
@@ -338,63 +266,52 @@ export class Transient {
     if (!this.done) this.findCorner();
   }
 
-  /** Moves what is stored, its rates and their scales on to the end of an accepted step. */
-  private keepStates(h: number): void {
-    const { stored, rates, endStored, endRates, scales, usual } = this;
-    const decay = Math.exp(-h / this.memory);
-    for (let s = 0; s < stored.length; s++) {
-      usual[s] += (1 - decay) * ((Math.abs(rates[s]) + Math.abs(endRates[s])) / 2 - usual[s]);
-      stored[s] = endStored[s];
-      rates[s] = endRates[s];
-      scales[s] = Math.max(scales[s] * decay, Math.abs(rates[s]));
-    }
-  }
-
   /** A backward Euler step from charges alone. @returns 0, or NaN when it could not be solved */
   private tryEuler(h: number): number {
-    const { system, step } = this;
+    const { system, step, states } = this;
     const at = this.seconds + h;
     system.setSources(at);
-    system.past.set(this.stored);
+    system.past.set(this.states.start.stored);
     if (!system.solve(h, at, RUN_TOLERANCE)) return NaN;
-    this.readRates(h, this.endStored, this.endRates);
+    states.read(system, h, states.end);
     step.before.set(step.after);
     this.readInto(step.after, at);
     step.within.set(step.after);
     for (let i = 0; i < this.x0.length; i++)
       this.xWithin[i] = this.x0[i] + STAGE * (system.x[i] - this.x0[i]);
     this.onStage?.('euler', h);
-    this.scales.set(this.endRates.map(Math.abs));
+    states.forgetLately();
     return 0;
   }
 
   /** Both stages of a step. @returns the error over what is allowed; NaN when it could not be solved */
   private tryPair(h: number): number {
-    const { system, stored, rates, stageStored, stageRates, endStored, endRates, step, x0 } = this;
-    const count = stored.length;
+    const { system, states, step, x0 } = this;
+    const { start, stage } = states;
+    const count = start.stored.length;
     const span = ALPHA * h;
     const middle = this.seconds + STAGE * h;
     const end = this.seconds + h;
     const held = step.after;
     system.setSources(middle);
-    for (let s = 0; s < count; s++) system.past[s] = stored[s] + span * rates[s];
+    for (let s = 0; s < count; s++) system.past[s] = start.stored[s] + span * start.rates[s];
     const knownStage = this.repeats.guess(false, h, x0);
-    if (!knownStage) this.predict(STAGE * h);
+    if (!knownStage && this.runsOn) this.prediction.ofStage(system.x, x0, STAGE * h);
     if (!system.solve(span, middle, RUN_TOLERANCE, knownStage)) return NaN;
-    this.readRates(span, stageStored, stageRates);
+    states.read(system, span, stage);
     this.readInto(step.within, middle);
     this.xWithin.set(system.x);
     this.onStage?.('trapezoid', span);
 
     system.setSources(end);
-    for (let s = 0; s < count; s++) system.past[s] = bdf2Past(stageStored[s], stored[s]);
+    for (let s = 0; s < count; s++) system.past[s] = bdf2Past(stage.stored[s], start.stored[s]);
     this.repeats.noteStage();
     const knownEnd = this.repeats.guess(true, h, x0);
-    if (!knownEnd) this.predictEnd(h);
+    if (!knownEnd) this.prediction.ofEnd(system.x, x0, h, this.runsOn);
     if (!system.solve(span, end, RUN_TOLERANCE, knownEnd)) return NaN;
-    this.readRates(span, endStored, endRates);
+    states.read(system, span, states.end);
 
-    const worst = this.worstError(h);
+    const worst = states.worstError(h, this.stretch.grain);
     if (worst <= 1) {
       step.before.set(held);
       this.readInto(step.after, end);
@@ -403,85 +320,29 @@ export class Transient {
     return worst;
   }
 
-  /** The greatest local error of a stored charge or flux over what is allowed. */
-  private worstError(h: number): number {
-    const { rates, stageRates, endRates, scales, usual, grain, relative } = this;
-    const { capacitors, capacity } = this.plan.states;
-    let worst = -Infinity;
-    for (let s = 0; s < rates.length; s++) {
-      const error = Math.abs(
-        ERROR * (rates[s] / STAGE - stageRates[s] / (STAGE * (1 - STAGE)) + endRates[s] / (1 - STAGE)),
-      );
-      const scale = Math.max(scales[s], Math.abs(endRates[s]));
-      const perCycle = (CYCLE_SHARES * Math.sqrt(usual[s] * scale) * grain) / h;
-      const allowed =
-        relative * (scale + perCycle) + (s < capacitors ? 1e-10 + (STEP_VOLTS * capacity[s]) / h : 1e-8);
-      if (!(error <= worst * allowed)) worst = error / allowed;
-    }
-    return worst;
-  }
-
-  /** Whether the unknowns run on smoothly from the last step: no corner lies between, and it was no crumb. */
-  private runsOn(reach: number): boolean {
-    return this.seconds !== this.stretchFrom && this.spanBefore > 0 && reach <= 4;
-  }
-
-  /** First guess for the inner stage: on along the parabola of the last step. */
-  private predict(ahead: number): void {
-    const { system, x0, xStage, xBefore, spanBefore } = this;
-    const reach = ahead / spanBefore;
-    if (!this.runsOn(reach)) return;
-    const bend = (reach * (1 + reach)) / (STAGE * (STAGE - 1));
-    for (let i = 0; i < this.plan.unknowns; i++) {
-      const all = x0[i] - xBefore[i];
-      system.x[i] = x0[i] + reach * all + bend * (xStage[i] - xBefore[i] - STAGE * all);
-    }
-  }
-
-  /** First guess for the end of a step: on from its start and inner stage, and from the step before where it runs on. */
-  private predictEnd(h: number): void {
-    const { system, x0, xBefore, spanBefore } = this;
-    const { x } = system;
-    const before = spanBefore / h;
-    const bend = this.runsOn(1 / before) ? (1 - STAGE) / (STAGE + before) : 0;
-    for (let i = 0; i < this.plan.unknowns; i++) {
-      const slope = (x[i] - x0[i]) / STAGE;
-      x[i] = x0[i] + slope + (bend === 0 ? 0 : bend * (slope - (x0[i] - xBefore[i]) / before));
-    }
-  }
-
-  private readRates(span: number, stored: Float64Array, rates: Float64Array): void {
-    const { system, plan } = this;
-    const { states } = plan;
-    for (let s = 0; s < stored.length; s++) {
-      const branch = system.x[states.branch[s]];
-      if (s < states.capacitors) {
-        rates[s] = branch;
-        stored[s] = system.past[s] + span * branch;
-      } else {
-        stored[s] = states.capacity[s] * branch;
-        rates[s] = (stored[s] - system.past[s]) / span;
-      }
-    }
+  /** Whether the unknowns follow on from the last step: no corner lies between. */
+  private get runsOn(): boolean {
+    return this.seconds !== this.stretch.from;
   }
 
   /** Charges (C) and fluxes (Vs) now stored, in the plan's order of states. */
   get storedNow(): Float64Array {
-    return this.stored;
+    return this.states.start.stored;
   }
   /** The largest rates lately seen: currents of capacitors, voltages of inductors. */
   get scalesNow(): Float64Array {
-    return this.scales;
+    return this.states.scales;
   }
 
   snapshot(): Snapshot {
+    const { start, scales, usual } = this.states;
     return {
       seconds: this.seconds,
       unknowns: [...this.x0],
-      stored: [...this.stored],
-      rates: [...this.rates],
-      scales: [...this.scales],
-      usual: [...this.usual],
+      stored: [...start.stored],
+      rates: [...start.rates],
+      scales: [...scales],
+      usual: [...usual],
       nextStep: this.nextStep,
       fresh: this.fresh,
     };
@@ -495,12 +356,13 @@ export class Transient {
     this.seconds = from.seconds;
     this.system.x.set(from.unknowns);
     this.x0.set(from.unknowns);
-    this.stored.set(from.stored);
-    this.rates.set(from.rates);
-    this.scales.set(from.scales);
-    this.usual.set(from.usual);
+    const { start, scales, usual } = this.states;
+    start.stored.set(from.stored);
+    start.rates.set(from.rates);
+    scales.set(from.scales);
+    usual.set(from.usual);
     this.repeats.clear();
-    this.spanBefore = 0;
+    this.prediction.span = 0;
     this.fresh = from.fresh || changed;
     if (this.fresh) this.settleFresh();
     this.readInto(this.step.after, this.seconds);
@@ -509,17 +371,6 @@ export class Transient {
     this.nextStep = from.nextStep;
   }
 }
-
-/**
- * What moves to and fro in one cycle of a source is judged over the cycle: a step may miss this many
- * times the allowed share of the charge the cycle moves. At 5 the averages of a DCC coach that charges
- * from nothing lie within 0.15 % of those at a hundredth of the allowed error.
- */
-const CYCLE_SHARES = 5;
-/** An error of a capacitor's voltage in one step that nobody asks after, in volts: a hundred thousand of them are a millivolt. */
-const STEP_VOLTS = 1e-8;
-/** Steps taken at least while a source moves between two corners. */
-const MOVING_STEPS = 2;
 
 /** Structure checked and run set up, from a netlist. */
 export function transientOf(

@@ -85,11 +85,7 @@ export function brokenReferences(layout: Layout): { path: (string | number)[]; r
     (path, reason) => void broken.push({ path: ['network', ...path], reason }),
   );
   for (const [rigId, rig] of Object.entries(layout.rigs))
-    brokenInRig(
-      rig,
-      layout.boards,
-      (path, reason) => void broken.push({ path: ['rigs', rigId, ...path], reason }),
-    );
+    brokenInRig(rig, layout, (path, reason) => void broken.push({ path: ['rigs', rigId, ...path], reason }));
   brokenInEvening(
     layout.evening,
     layout.jobs,

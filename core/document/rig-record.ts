@@ -50,6 +50,8 @@ export const rigRecord = z.looseObject({
   note: z.string().max(4000),
   /** Boards it hangs over; none for one of typed width and depth. */
   boards: z.array(z.string()).max(60),
+  /** Rigs over other boards that are lit with it. */
+  litWith: z.array(z.string()).max(20),
   widthMillimetres: z.number().min(50).max(20_000),
   depthMillimetres: z.number().min(50).max(5000),
   /** The side of the boards, seen from above, that its backscene stands at and its rows run along. */
@@ -88,9 +90,16 @@ export const rigRecord = z.looseObject({
 export type RigRecord = z.infer<typeof rigRecord>;
 
 /** Says what is wrong with a rig beyond its schema. */
-export function brokenInRig(rig: RigRecord, boards: object, say: Say): void {
+export function brokenInRig(
+  rig: RigRecord,
+  { boards, rigs }: { readonly boards: object; readonly rigs: object },
+  say: Say,
+): void {
   rig.boards.forEach((id, i) => {
     if (!Object.hasOwn(boards, id)) say(['boards', i], `there is no board “${id}”`);
+  });
+  rig.litWith.forEach((id, i) => {
+    if (!Object.hasOwn(rigs, id)) say(['litWith', i], `there is no rig “${id}”`);
   });
   if (rig.wanted.mostKelvin < rig.wanted.leastKelvin)
     say(['wanted', 'mostKelvin'], 'it is below the least colour temperature');

@@ -6,7 +6,7 @@ import { rigPower } from '../overhead/power';
 import { busAlong } from './begin';
 import { rigCurve, takenAt } from './load-curve';
 import { feedReading } from './reading';
-import { placeOfRig, putOnPlan, takeOffPlan } from './rig-on-plan';
+import { placeOfRig, putOnPlan, removeRig } from './rig-on-plan';
 import type { Layout } from '../document/layout';
 
 const bare = (): Layout =>
@@ -31,8 +31,9 @@ test('a rig is put on the plan once, on a bus of its volts, and is taken off wit
   const layout = bare();
   const place = placeOfRig(layout, 'rig')!;
   expect(Object.values(layout.network.nodes).filter((n) => n.is.kind === 'rig')).toHaveLength(1);
-  const off = change(layout, (draft) => takeOffPlan(draft, 'rig')).layout;
+  const off = change(layout, (draft) => removeRig(draft, 'rig')).layout;
   expect(placeOfRig(off, 'rig')).toBeNull();
+  expect(Object.keys(off.rigs)).not.toContain('rig');
   expect(Object.values(off.network.runs).some((r) => r.to === place || r.from === place)).toBe(false);
 });
 

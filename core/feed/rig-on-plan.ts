@@ -23,8 +23,10 @@ export function putOnPlan(draft: Draft<Layout>, rigId: string): void {
   putFed(draft, rig.name, onPlanOf(draft as Layout, rig), { kind: 'rig', rigId }, bus);
 }
 
-/** Takes a rig off the plan of feeds. */
-export function takeOffPlan(draft: Draft<Layout>, rigId: string): void {
+/** Takes a rig away, off the plan of feeds and from the rigs it is lit with. */
+export function removeRig(draft: Draft<Layout>, rigId: string): void {
   const id = placeOfRig(draft as Layout, rigId);
   if (id !== null) dropPlace(draft, id);
+  Reflect.deleteProperty(draft.rigs, rigId);
+  for (const rig of Object.values(draft.rigs)) rig.litWith = rig.litWith.filter((other) => other !== rigId);
 }

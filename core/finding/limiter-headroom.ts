@@ -1,4 +1,4 @@
-import { LIMITER_KNEE_VOLTS } from '../assembly/elements';
+import { LIMITER_KNEE_VOLTS } from '../assembly/lamp-elements';
 import { formatQuantity } from '../quantity/format';
 import { rule } from './finding';
 

@@ -14,6 +14,8 @@ export interface LightSource {
 
 /** Which way a small surface looks, as a unit vector along the axes. */
 export type Normal = readonly [x: number, y: number, z: number];
+/** Of the scenery. */
+export const UPWARD: Normal = [0, 0, 1];
 
 /** Millimetres to metres, squared: lux are lumens a square metre. */
 const SQUARE_MILLIMETRES = 1e6;

@@ -60,7 +60,7 @@ describe('boards under a rig', () => {
       { layout: along, rig: turnedTo('far', ['street']) },
       { layout: quay, rig: turnedTo('right', ['street']) },
     ];
-    const light = (of: typeof a) => rigLight(of.layout, of.rig, undefined, 20);
+    const light = (of: typeof a) => rigLight(of.layout, of.rig, { stepMillimetres: 20 });
     expect(light(b).meanLux).toBeCloseTo(light(a).meanLux, 9);
     expect(light(b).frontLux).toBeCloseTo(light(a).frontLux, 9);
     expect(rigPower(b.layout, b.rig).supplyAmps).toBeCloseTo(rigPower(a.layout, a.rig).supplyAmps, 9);

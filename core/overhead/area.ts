@@ -24,27 +24,48 @@ export interface RigArea {
   readonly joints: readonly number[];
 }
 
-/** Boards seen from above as one who looks at a backscene sees them: from its left, and before it. */
-const turned: Readonly<Record<RigRecord['backsceneAt'], (of: Rectangle, all: Rectangle) => Rectangle>> = {
-  far: (of, all) => ({ ...of, x: of.x - all.x, y: of.y - all.y }),
-  near: (of, all) => ({
-    ...of,
-    x: all.x + all.width - of.x - of.width,
-    y: all.y + all.depth - of.y - of.depth,
-  }),
-  left: (of, all) => ({
-    x: all.y + all.depth - of.y - of.depth,
-    y: of.x - all.x,
-    width: of.depth,
-    depth: of.width,
-  }),
-  right: (of, all) => ({
-    x: of.y - all.y,
-    y: all.x + all.width - of.x - of.width,
-    width: of.depth,
-    depth: of.width,
-  }),
+interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** How one who looks at a backscene sees what lies on the plan: from its left, and before it. */
+interface View {
+  seen(of: Place, all: Rectangle): Place;
+  onPlan(of: Place, all: Rectangle): Place;
+}
+
+const halfTurn = (of: Place, all: Rectangle): Place => ({
+  x: all.x + all.width - of.x,
+  y: all.y + all.depth - of.y,
+});
+
+const views: Readonly<Record<RigRecord['backsceneAt'], View>> = {
+  far: {
+    seen: (of, all) => ({ x: of.x - all.x, y: of.y - all.y }),
+    onPlan: (of, all) => ({ x: of.x + all.x, y: of.y + all.y }),
+  },
+  near: { seen: halfTurn, onPlan: halfTurn },
+  left: {
+    seen: (of, all) => ({ x: all.y + all.depth - of.y, y: of.x - all.x }),
+    onPlan: (of, all) => ({ x: all.x + of.y, y: all.y + all.depth - of.x }),
+  },
+  right: {
+    seen: (of, all) => ({ x: of.y - all.y, y: all.x + all.width - of.x }),
+    onPlan: (of, all) => ({ x: all.x + all.width - of.y, y: all.y + of.x }),
+  },
 };
+
+/** A board as one sees it who looks at a backscene. */
+function turned({ seen }: View, of: Rectangle, all: Rectangle): Rectangle {
+  const [a, b] = [seen(of, all), seen({ x: of.x + of.width, y: of.y + of.depth }, all)];
+  return {
+    x: Math.min(a.x, b.x),
+    y: Math.min(a.y, b.y),
+    width: Math.abs(a.x - b.x),
+    depth: Math.abs(a.y - b.y),
+  };
+}
 
 const rectangleOf = (b: BoardRecord): Rectangle => ({
   x: b.xMillimetres,
@@ -70,7 +91,7 @@ export function areaOf({ boards }: Pick<Layout, 'boards'>, rig: RigRecord): RigA
   const all = around(own.map(rectangleOf));
   const under: Under[] =
     own.length > 0
-      ? own.map((b) => ({ name: b.name, ...turned[rig.backsceneAt](rectangleOf(b), all) }))
+      ? own.map((b) => ({ name: b.name, ...turned(views[rig.backsceneAt], rectangleOf(b), all) }))
       : [{ name: 'The boards', x: 0, y: 0, width: rig.widthMillimetres, depth: rig.depthMillimetres }];
   const width = Math.max(...under.map((b) => b.x + b.width));
   const depth = Math.max(...under.map((b) => b.y + b.depth));
@@ -82,27 +103,26 @@ export function areaOf({ boards }: Pick<Layout, 'boards'>, rig: RigRecord): RigA
   return { boards: under, width, depth, joints: joints.sort((a, b) => a - b) };
 }
 
-/** So far before a backscene a rig's supply wires come down. */
-const WIRES_BEFORE = 30;
-
-/** Where a rig is fed, seen from above: at the middle of its backscene. */
-export function onPlanOf(
+/** How places of a rig's area lie on the plan, in millimetres; a rig of typed measures begins at its corner. */
+export function liesOf(
   { boards }: Pick<Layout, 'boards'>,
   rig: RigRecord,
-): { readonly x: number; readonly y: number } {
+): { seen(of: Place): Place; onPlan(of: Place): Place } {
   const own = inOrder(boards).filter((b) => rig.boards.includes(b.id));
   const all =
     own.length > 0
       ? around(own.map(rectangleOf))
       : { x: 0, y: 0, width: rig.widthMillimetres, depth: rig.depthMillimetres };
-  const [x, y] = [all.x + all.width / 2, all.y + all.depth / 2];
-  return {
-    far: { x, y: all.y + WIRES_BEFORE },
-    near: { x, y: all.y + all.depth - WIRES_BEFORE },
-    left: { x: all.x + WIRES_BEFORE, y },
-    right: { x: all.x + all.width - WIRES_BEFORE, y },
-  }[rig.backsceneAt];
+  const view = views[rig.backsceneAt];
+  return { seen: (of) => view.seen(of, all), onPlan: (of) => view.onPlan(of, all) };
 }
+
+/** So far before a backscene a rig's supply wires come down. */
+const WIRES_BEFORE = 30;
+
+/** Where a rig is fed, seen from above: at the middle of its backscene. */
+export const onPlanOf = (layout: Pick<Layout, 'boards'>, rig: RigRecord): Place =>
+  liesOf(layout, rig).onPlan({ x: areaOf(layout, rig).width / 2, y: WIRES_BEFORE });
 
 /** Boards that lie in one line, and the side of them that their backscene commonly stands at. */
 export interface Leg {

@@ -74,6 +74,7 @@ function bareRig(layout: Layout, wish: RigWish): RigRecord {
     name: wish.name,
     note: '',
     boards: [...wish.boards],
+    litWith: [],
     widthMillimetres: wish.widthMillimetres,
     depthMillimetres: wish.depthMillimetres,
     backsceneAt: legsOf(layout, wish.boards)[0]?.backsceneAt ?? 'far',
@@ -131,7 +132,7 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
   const choices = counts
     .flatMap((count) => {
       // Light goes with lumens: what one strip gives tells what the others do.
-      const { meanLux } = rigLight(layout, withRows(first, count), undefined, STEP);
+      const { meanLux } = rigLight(layout, withRows(first, count), { stepMillimetres: STEP });
       return strips.map((lamp) => {
         const made = withRows(lamp, count);
         return {
@@ -155,7 +156,7 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
     plugRatings.find((a) => a >= PLUG_ABOVE * (power.plugAmps ?? 0)) ?? plugRatings[plugRatings.length - 1];
   if (power.supplyAmps > power.wireBearsAmps)
     chosen.supply.wire = power.supplyAmps > 6 ? '50-0.25' : '30-0.25';
-  const { hidingMillimetres } = rigLight(layout, chosen, undefined, STEP).sight;
+  const { hidingMillimetres } = rigLight(layout, chosen, { stepMillimetres: STEP }).sight;
   if (chosen.fascia) chosen.fascia.dropMillimetres = Math.max(40, fasciaFor(hidingMillimetres));
   return { layout: change(layout, (draft) => void (draft.rigs[rigId] = chosen)).layout, rigId };
 }
@@ -170,11 +171,17 @@ export function newRigs(
     const made = newRig(layout, wish);
     return { layout: made.layout, rigIds: [made.rigId] };
   }
-  return legs.reduce<{ readonly layout: Layout; readonly rigIds: readonly string[] }>(
-    (all, { boards }, k) => {
-      const made = newRig(all.layout, { ...wish, name: `${wish.name}, leg ${k + 1}`.slice(0, 60), boards });
-      return { layout: made.layout, rigIds: [...all.rigIds, made.rigId] };
+  const all = legs.reduce<{ readonly layout: Layout; readonly rigIds: readonly string[] }>(
+    (before, { boards }, k) => {
+      const name = `${wish.name}, leg ${k + 1}`.slice(0, 60);
+      const made = newRig(before.layout, { ...wish, name, boards });
+      return { layout: made.layout, rigIds: [...before.rigIds, made.rigId] };
     },
     { layout, rigIds: [] },
   );
+  // Legs are lit together: around the corner each has of the other's light.
+  const together = change(all.layout, (draft) => {
+    for (const id of all.rigIds) draft.rigs[id].litWith = all.rigIds.filter((other) => other !== id);
+  });
+  return { layout: together.layout, rigIds: all.rigIds };
 }

@@ -1,16 +1,17 @@
+import { bandsOf } from '../light/bounce';
 import { lightness } from '../light/lightness';
-import { bandsOf, bouncedLux, facing, type Band, type Standing } from '../light/bounce';
 import { colourDifference, type Chromaticity } from '../light/difference';
-import { beamExponent, luxPerLumen, type Normal } from '../light/illuminance';
-import { across, alongLux, lineLux, type LineSource } from '../light/line-source';
 import { shadowOf, type Shadow } from '../light/penumbra';
 import { chromaticityOf, mixed, tristimulus, whiteOf, whiteXy, type White } from '../light/white';
 import { channels } from '../part/overhead-lamp';
 import { areaOf, type RigArea } from './area';
-import { leavesOf, litRows, piecesOf, rigHeight, spotsOf } from './geometry';
+import { leavesOf, litRows } from './geometry';
+import { gridOf, type Grid } from './grid';
 import { sightOf, type Sight } from './sight';
+import { directLux, luxOnBoards, sourcesOf, type LitRow, type Source } from './sources';
+import { addThrownBack } from './thrown-back';
 import type { Layout } from '../document/layout';
-import type { RigRecord, RigRowRecord } from '../document/rig-record';
+import type { RigRecord } from '../document/rig-record';
 import type { PieceRun } from './strip-run';
 
 /** Light on the boards at places in a grid, row by row from the backscene. */
@@ -39,6 +40,8 @@ export interface RigLight {
   readonly backsceneLux: number | null;
   /** Share of the mean that is the room's own. */
   readonly roomShare: number;
+  /** Mean that rigs beside it give of it. */
+  readonly besideLux: number;
   readonly white: White;
   readonly xy: Chromaticity;
   /** The most that colour differs on the boards from its mean, in u', v'. */
@@ -49,223 +52,61 @@ export interface RigLight {
   readonly sight: Sight;
 }
 
-const UPWARD: Normal = [0, 0, 1];
-/** Pieces of a strip that is dimmer far out. */
-const PARTS = 4;
-const UNEVEN = 0.96;
-/** Places of the grid on which light that is thrown back is found; between them it is drawn straight. */
-const COARSE = { along: 21, deep: 10 } as const;
 /** The map is as fine as this, of long boards as so many columns. */
 const DECK = 10;
 const MOST_COLUMNS = 200;
 
-/** A source of a rig, lines and spots alike, with the chromaticity of its row. */
-interface Source {
-  readonly rowId: string;
-  readonly lines: readonly LineSource[];
-  readonly spots: readonly {
-    readonly x: number;
-    readonly y: number;
-    readonly z: number;
-    readonly lumens: number;
-  }[];
-  readonly tilt: number;
-  readonly exponent: number;
-  readonly xy: Chromaticity;
+/** What else there is to say of a rig's light. */
+export interface LitAs {
+  /** Pieces as they were solved, by row; at their full where left out. */
+  readonly runs?: ReadonlyMap<string, readonly PieceRun[]>;
+  /** Step of the map; what a screen shows where it is left out. */
+  readonly stepMillimetres?: number;
+  /** What other rigs give on its grid. */
+  readonly beside?: (grid: Grid) => readonly LitRow[];
 }
-
-const frosts = (row: RigRowRecord): number => (row.channel === 'frosted' ? 120 : row.beamDegrees);
-
-/**
- * Rows as lines and points of light. A strip that is dimmer far out is some lines, each of its own mean.
- * @param runs as pieces were solved, by row; at their full where left out
- */
-function sourcesOf(rig: RigRecord, area: RigArea, runs: ReadonlyMap<string, readonly PieceRun[]>): Source[] {
-  return litRows(rig).map((row) => {
-    const leaves = leavesOf(row);
-    const own = runs.get(row.id);
-    const shareOver = (k: number, from: number, to: number): number => {
-      const shares = own?.[k]?.shares;
-      if (!shares) return 1;
-      const [a, b] = [Math.floor(from * shares.length), Math.max(1, Math.ceil(to * shares.length))];
-      const part = shares.slice(Math.min(a, shares.length - 1), b);
-      return part.reduce((s, v) => s + v, 0) / part.length;
-    };
-    const line = (from: number, to: number, share: number): LineSource => ({
-      from,
-      to,
-      y: row.depthMillimetres,
-      z: row.heightMillimetres,
-      tiltDegrees: row.tiltDegrees,
-      beamDegrees: frosts(row),
-      lumensPerMetre: row.lumens * leaves * share,
-    });
-    const pieces = piecesOf(row, rig, area);
-    return {
-      rowId: row.id,
-      xy: whiteXy(row),
-      tilt: row.tiltDegrees,
-      exponent: beamExponent(frosts(row)),
-      lines:
-        row.form === 'spot'
-          ? []
-          : pieces.flatMap(({ from, to }, k) => {
-              const parts = (own?.[k]?.leastShare ?? 1) < UNEVEN ? PARTS : 1;
-              return Array.from({ length: parts }, (_, i) =>
-                line(
-                  from + (i * (to - from)) / parts,
-                  from + ((i + 1) * (to - from)) / parts,
-                  shareOver(k, i / parts, (i + 1) / parts),
-                ),
-              );
-            }),
-      spots:
-        row.form === 'spot'
-          ? spotsOf(row, rig, area).map((x) => ({
-              x,
-              y: row.depthMillimetres,
-              z: row.heightMillimetres,
-              lumens: row.lumens * leaves,
-            }))
-          : [],
-    };
-  });
-}
-
-/** Direct light of one row at a place, on a surface that looks some way. */
-function directLux(
-  { lines, spots, tilt, exponent }: Source,
-  x: number,
-  y: number,
-  z: number,
-  normal: Normal,
-): number {
-  let lux = 0;
-  for (const line of lines) lux += lineLux(line, x, y, z, normal);
-  for (const s of spots)
-    // Sources are turned towards the far side of their room; here that is the front.
-    lux += s.lumens * luxPerLumen({ x: s.x, y: s.y, z: s.z, aimDegrees: -tilt, exponent }, x, y, z, normal);
-  return lux;
-}
-
-/** What throws light back. */
-function standingOf(rig: RigRecord, area: RigArea): Standing[] {
-  const high = rigHeight(rig);
-  const along = { fromX: 0, toX: area.width };
-  return [
-    ...(rig.backscene && rig.backscene.reflectance > 0
-      ? [
-          {
-            ...along,
-            y: 0,
-            fromZ: 0,
-            toZ: rig.backscene.heightMillimetres,
-            faces: 1 as const,
-            reflectance: rig.backscene.reflectance,
-          },
-        ]
-      : []),
-    ...(rig.fascia && rig.fascia.reflectance > 0 && rig.fascia.dropMillimetres > 0
-      ? [
-          {
-            ...along,
-            y: area.depth + rig.fascia.forwardMillimetres,
-            fromZ: Math.max(0, high - rig.fascia.dropMillimetres),
-            toZ: high,
-            faces: -1 as const,
-            reflectance: rig.fascia.reflectance,
-          },
-        ]
-      : []),
-  ];
-}
-
-interface Bounced {
-  readonly bands: readonly Band[];
-  /** Lumens a square metre thrown back by each band, by row of light. */
-  readonly thrown: readonly (readonly number[])[];
-}
-
-const bouncedOf = (surface: Standing, sources: readonly Source[]): Bounced => {
-  const bands = bandsOf(surface);
-  const normal = facing(surface);
-  return {
-    bands,
-    thrown: sources.map((s) =>
-      bands.map((b) => surface.reflectance * directLux(s, b.x, surface.y, b.z, normal)),
-    ),
-  };
-};
 
 /**
  * The light of a rig over its boards: each row by its closed form, what backscene and fascia throw back
- * once, and the room's own. Colours mix as tristimulus values (CIE 15).
- * @param stepMillimetres of the map; what a screen shows where it is left out
+ * once, what rigs beside it give, and the room's own. Colours mix as tristimulus values (CIE 15).
  */
 export function rigLight(
   layout: Pick<Layout, 'boards'>,
   rig: RigRecord,
-  runs: ReadonlyMap<string, readonly PieceRun[]> = new Map(),
-  stepMillimetres?: number,
+  { runs = new Map(), stepMillimetres, beside = () => [] }: LitAs = {},
 ): RigLight {
   const area = areaOf(layout, rig);
-  const step = stepMillimetres ?? Math.max(DECK, area.width / MOST_COLUMNS);
   const sources = sourcesOf(rig, area, runs);
-  const surfaces = standingOf(rig, area).map((s) => bouncedOf(s, sources));
-  const columns = Math.max(2, Math.round(area.width / step));
-  const rows = Math.max(2, Math.round(area.depth / step));
-  const xs = Array.from({ length: columns }, (_, i) => ((i + 0.5) * area.width) / columns);
-  const ys = Array.from({ length: rows }, (_, i) => ((i + 0.5) * area.depth) / rows);
-  const on = new Uint8Array(columns * rows);
-  ys.forEach((y, r) =>
-    xs.forEach((x, c) => {
-      on[r * columns + c] = Number(
-        area.boards.some((b) => x >= b.x && x <= b.x + b.width && y >= b.y && y <= b.y + b.depth),
-      );
-    }),
+  const grid = gridOf(area, stepMillimetres ?? Math.max(DECK, area.width / MOST_COLUMNS));
+  const { xs, ys, on } = grid;
+  const [columns, rows] = [xs.length, ys.length];
+  const own = sources.map((source): LitRow => ({ xy: source.xy, lux: luxOnBoards(source, grid) }));
+  addThrownBack(
+    own.map((row) => row.lux),
+    grid,
+    rig,
+    area,
+    sources,
   );
-  const bySource = sources.map((source) => {
-    const lux = new Float64Array(columns * rows);
-    ys.forEach((y, r) => {
-      for (const line of source.lines) {
-        const there = across(line, y, 0, UPWARD);
-        if (!there) continue;
-        xs.forEach((x, c) => {
-          if (on[r * columns + c]) lux[r * columns + c] += alongLux(there, line, x);
-        });
-      }
-      if (source.spots.length > 0)
-        xs.forEach((x, c) => {
-          if (on[r * columns + c])
-            lux[r * columns + c] += directLux({ ...source, lines: [] }, x, y, 0, UPWARD);
-        });
-    });
-    return lux;
-  });
-  for (const surface of surfaces) addBounced(bySource, on, xs, ys, surface);
+  const others = beside(grid);
+  const lit = [...own, ...others];
   const room = { lux: rig.room.lux, xy: whiteXy({ kelvin: rig.room.kelvin, duv: 0 }) };
-  const lux = new Float64Array(columns * rows);
-  bySource.forEach((own) => own.forEach((l, i) => (lux[i] += l)));
-  lux.forEach((_, i) => {
-    if (on[i]) lux[i] += room.lux;
-  });
+  const lux = Float64Array.from(on, (there) => (there ? room.lux : 0));
+  for (const row of lit) row.lux.forEach((l, i) => (lux[i] += l));
   const places = [...lux.keys()].filter((i) => on[i]);
   const mean = (of: Float64Array): number => places.reduce((sum, i) => sum + of[i], 0) / places.length;
   const meanLux = mean(lux);
-  const byRow = new Map(sources.map((s, k) => [s.rowId, { xy: s.xy, meanLux: mean(bySource[k]) }]));
-  const mixAt = (i: number | null): Chromaticity | null =>
+  const byRow = new Map(sources.map((s, k) => [s.rowId, { xy: s.xy, meanLux: mean(own[k].lux) }]));
+  const mixAt = (luxOf: (row: LitRow) => number): Chromaticity | null =>
     chromaticityOf(
-      mixed([
-        ...sources.map((s, k) => tristimulus(s.xy, i === null ? mean(bySource[k]) : bySource[k][i])),
-        tristimulus(room.xy, room.lux),
-      ]),
+      mixed([...lit.map((row) => tristimulus(row.xy, luxOf(row))), tristimulus(room.xy, room.lux)]),
     );
-  const xy = mixAt(null) ?? room.xy;
+  const xy = mixAt((row) => mean(row.lux)) ?? room.xy;
   // Colour moves slowly: every few places are enough to find the most.
   const every = Math.max(1, Math.floor(places.length / 600));
   const drift = places
     .filter((_, k) => k % every === 0)
-    .reduce((most, i) => Math.max(most, colourDifference(mixAt(i) ?? xy, xy)), 0);
+    .reduce((most, i) => Math.max(most, colourDifference(mixAt((row) => row.lux[i]) ?? xy, xy)), 0);
   const front = xs.map((_, c) => {
     for (let r = rows - 1; r >= 0; r--) if (on[r * columns + c]) return lux[r * columns + c];
     return 0;
@@ -273,7 +114,7 @@ export function rigLight(
   const middle = Math.floor(rows / 2);
   const atColumn = (x: number): number =>
     lux[middle * columns + Math.min(columns - 1, Math.max(0, Math.floor((x / area.width) * columns)))];
-  const beside = Math.min(200, area.width / 4);
+  const aside = Math.min(200, area.width / 4);
   return {
     area,
     map: { columns, rows, stepMillimetres: area.width / columns, lux, on },
@@ -284,10 +125,11 @@ export function rigLight(
     joints: area.joints.map((at) => ({
       at,
       lux: atColumn(at),
-      besideLux: (atColumn(at - beside) + atColumn(at + beside)) / 2,
+      besideLux: (atColumn(at - aside) + atColumn(at + aside)) / 2,
     })),
     backsceneLux: backsceneOf(rig, area, sources),
     roomShare: meanLux > 0 ? room.lux / meanLux : 0,
+    besideLux: others.reduce((sum, row) => sum + mean(row.lux), 0),
     white: whiteOf(xy),
     xy,
     drift,
@@ -302,44 +144,6 @@ export function rigLight(
     ),
     sight: sightOf(rig, area),
   };
-}
-
-/** Adds what a surface throws back to the map of each row: found on a coarse grid, between its places by straight lines. */
-function addBounced(
-  bySource: readonly Float64Array[],
-  on: Uint8Array,
-  xs: readonly number[],
-  ys: readonly number[],
-  { bands, thrown }: Bounced,
-): void {
-  const [first, last] = [xs[0], xs[xs.length - 1]];
-  const [near, far] = [ys[0], ys[ys.length - 1]];
-  // Closer together near the backscene, where its light falls off.
-  const deep = Array.from(
-    { length: COARSE.deep },
-    (_, i) => near + (i / (COARSE.deep - 1)) ** 1.6 * (far - near),
-  );
-  const along = Array.from(
-    { length: COARSE.along },
-    (_, i) => first + (i / (COARSE.along - 1)) * (last - first),
-  );
-  const grid = deep.map((y) => along.map((x) => bouncedLux(bands, thrown, x, y, 0, UPWARD)));
-  ys.forEach((y, r) => {
-    let d = 0;
-    while (d < COARSE.deep - 2 && deep[d + 1] < y) d++;
-    const v = deep[d + 1] > deep[d] ? (y - deep[d]) / (deep[d + 1] - deep[d]) : 0;
-    xs.forEach((x, c) => {
-      const i = r * xs.length + c;
-      if (!on[i]) return;
-      const at = last > first ? ((x - first) / (last - first)) * (COARSE.along - 1) : 0;
-      const a = Math.min(COARSE.along - 2, Math.floor(at));
-      const u = at - a;
-      const [p, q, s, t] = [grid[d][a], grid[d][a + 1], grid[d + 1][a], grid[d + 1][a + 1]];
-      bySource.forEach((lux, k) => {
-        lux[i] += (1 - v) * ((1 - u) * p[k] + u * q[k]) + v * ((1 - u) * s[k] + u * t[k]);
-      });
-    });
-  });
 }
 
 /** Mean light on a backscene as it stands, direct and the room's. */

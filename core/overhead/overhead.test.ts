@@ -131,7 +131,7 @@ describe('the light of a rig', () => {
     const twice = change(base, (d) => {
       for (const row of Object.values(d.rigs.rig.rows)) row.lumens *= 2;
     }).layout;
-    const lux = (l: Layout): number => rigLight(l, one(l), undefined, 25).meanLux;
+    const lux = (l: Layout): number => rigLight(l, one(l), { stepMillimetres: 25 }).meanLux;
     expect(lux(twice) / lux(base)).toBeCloseTo(2, 9);
     const white = change(base, (d) => {
       d.rigs.rig.backscene = { heightMillimetres: 300, reflectance: 0.8 };
@@ -142,7 +142,7 @@ describe('the light of a rig', () => {
   test('the room’s own light adds evenly', () => {
     const base = rigged(() => undefined);
     const lit = change(base, (d) => void (d.rigs.rig.room.lux = 120)).layout;
-    const [a, b] = [base, lit].map((l) => rigLight(l, one(l), undefined, 25));
+    const [a, b] = [base, lit].map((l) => rigLight(l, one(l), { stepMillimetres: 25 }));
     expect(b.meanLux - a.meanLux).toBeCloseTo(120, 6);
     expect(b.leastLux - a.leastLux).toBeCloseTo(120, 6);
     expect(b.roomShare).toBeCloseTo(120 / b.meanLux, 9);
@@ -151,8 +151,7 @@ describe('the light of a rig', () => {
     const alike = rigLight(
       rigged(() => undefined),
       one(rigged((r) => void (r.room.lux = 0))),
-      undefined,
-      25,
+      { stepMillimetres: 25 },
     );
     expect(alike.white.kelvin).toBeCloseTo(4500, -1);
     expect(alike.drift).toBeLessThan(1e-6);
@@ -161,7 +160,7 @@ describe('the light of a rig', () => {
       rows[0].kelvin = 2700;
       rows[rows.length - 1].kelvin = 6500;
     });
-    expect(rigLight(layout, one(layout), undefined, 25).drift).toBeGreaterThan(0.0055);
+    expect(rigLight(layout, one(layout), { stepMillimetres: 25 }).drift).toBeGreaterThan(0.0055);
   });
   test('an L of boards has light where boards lie and nowhere else', () => {
     const quay = change(emptyLayout('Quay'), (draft) => {
@@ -176,7 +175,7 @@ describe('the light of a rig', () => {
       draft.boards = { a: board(1, 0, 0, 1000, 400), b: board(2, 600, 400, 400, 800) };
     }).layout;
     const { layout, rigId } = newRig(quay, { ...wish, boards: ['a', 'b'] });
-    const { map, leastLux } = rigLight(layout, layout.rigs[rigId], undefined, 20);
+    const { map, leastLux } = rigLight(layout, layout.rigs[rigId], { stepMillimetres: 20 });
     expect(leastLux).toBeGreaterThan(0);
     const share = map.on.reduce((s, v) => s + v, 0) / map.on.length;
     expect(share).toBeCloseTo((1000 * 400 + 400 * 800) / (1000 * 1200), 1);
@@ -329,7 +328,7 @@ describe('what was liked, and what came', () => {
   test('the old rig’s light at a new height: rows more, or dimmed, and it is met', () => {
     const layout = rigged((r) => void (r.rows = { 'row-1': r.rows['row-1'] }));
     const rig = one(layout);
-    const light = rigLight(layout, rig, undefined, 25);
+    const light = rigLight(layout, rig, { stepMillimetres: 25 });
     const half = matchOf(rig, light, light.meanLux / 2);
     expect(half.level).toBeCloseTo(0.5, 6);
     const double = matchOf(rig, light, light.meanLux * 2);

@@ -1,6 +1,6 @@
 import { fitLed } from '../part/led';
 import { THERMAL_VOLTS } from '../part/junction-model';
-import { LIMITER_KNEE_VOLTS } from '../assembly/elements';
+import { LIMITER_KNEE_VOLTS } from '../assembly/lamp-elements';
 import { bulbs } from '../part/bulb';
 import { lampType } from '../document/lamp-type';
 import { stageBefore, supplyBeside } from '../document/line-stages';

@@ -1,5 +1,5 @@
 import { besideElement } from '../assembly/beside-elements';
-import { dieElement, dieNodes } from '../assembly/elements';
+import { dieElement, dieNodes } from '../assembly/lamp-elements';
 import { elementId } from '../assembly/element-id';
 import { outputElement } from '../assembly/decoder-elements';
 import { holdElement } from '../assembly/driver-elements';

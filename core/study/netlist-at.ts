@@ -3,7 +3,7 @@ import { outputElement } from '../assembly/decoder-elements';
 import { holdElement } from '../assembly/driver-elements';
 import { lower, type Lowered } from '../assembly/lower';
 import { controlsIn, isClosed, phasesOf } from './drive';
-import type { Feeding } from '../assembly/elements';
+import type { Feeding } from '../assembly/rails-elements';
 import type { State } from '../supply/state';
 import type { Bench } from './bench';
 

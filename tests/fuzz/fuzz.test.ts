@@ -6,6 +6,8 @@ import { caseName, tries } from './run';
 import { targets } from './targets';
 
 const cases = fileURLToPath(new URL('./cases', import.meta.url));
+/** Longer than this, one input is a failure of `npm run fuzz`: nobody waits for it. Tests are not timed. */
+const MOST_MS = 5000;
 /** `npm run fuzz` sets minutes and a seed; as part of the tests it is a short run from the same seed each time. */
 const minutes = Number(process.env.FUZZ_MINUTES ?? 0);
 const seed = Number(process.env.FUZZ_SEED ?? 1);
@@ -21,10 +23,13 @@ const wanted = process.env.FUZZ_TARGET;
 const chosen = targets.filter((t) => wanted === undefined || t.name === wanted);
 
 describe.each(chosen)('$name', (target) => {
-  test('input nobody would write is answered, or refused with a reason, in time', () => {
+  test('input nobody would write is answered, or refused with a reason', () => {
     const until = minutes > 0 ? performance.now() + (minutes * 60_000) / chosen.length : Infinity;
     const count = minutes > 0 ? 1e9 : counts[target.name];
-    const { outcomes, failures, slowest } = tries(target, seed * 1_000_000, count, until);
+    const { outcomes, failures, slowest } = tries(target, seed * 1_000_000, count, {
+      until,
+      mostMilliseconds: minutes > 0 ? MOST_MS : Infinity,
+    });
     if (minutes > 0) {
       mkdirSync(cases, { recursive: true });
       // Each kind of failure is kept once, to be mended and never to come back.

@@ -40,7 +40,7 @@ function MatchLiked({ layout, rigId, light }: CompareLightsProps) {
   const liked = likedId !== undefined && Object.hasOwn(layout.rigs, likedId) ? layout.rigs[likedId] : null;
   const { boards } = layout;
   const likedLux = useMemo(
-    () => (liked ? rigLight({ boards }, liked, undefined, STEP).meanLux : 0),
+    () => (liked ? rigLight({ boards }, liked, { stepMillimetres: STEP }).meanLux : 0),
     [boards, liked],
   );
   const match = liked && matchOf(rig, light, likedLux);

@@ -41,6 +41,15 @@ export function LightFigures({ rig, light }: LightFiguresProps) {
           ['Shadows', light.shadow.words, `edge of ${light.shadow.penumbraMillimetres.toFixed(1)} mm`],
         ] as const)
       : []),
+    ...(light.besideLux > 0
+      ? ([
+          [
+            'Rigs beside',
+            lux(light.besideLux),
+            `${Math.round((100 * light.besideLux) / light.meanLux)} % of all`,
+          ],
+        ] as const)
+      : []),
     ...(rig.room.lux > 0
       ? ([['The room’s own', lux(rig.room.lux), `${Math.round(100 * light.roomShare)} % of all`]] as const)
       : []),

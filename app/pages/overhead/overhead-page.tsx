@@ -70,8 +70,8 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
     [rig, moved],
   );
   const light = useMemo(
-    () => answer && (movedRig === rig ? answer.light : movedLight(layout, movedRig, answer)),
-    [answer, movedRig, rig, layout],
+    () => answer && (movedRig === rig ? answer.light : movedLight(layout, rigId, movedRig, answer)),
+    [answer, movedRig, rig, rigId, layout],
   );
   return (
     <main className="overhead-page">

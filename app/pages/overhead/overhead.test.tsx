@@ -175,7 +175,7 @@ describe('fields of a rig', () => {
     const there = withRow(rig(), { rowId: 'row-1', key: 'heightMillimetres', to: 300 });
     const layout = { ...now(), rigs: { ...now().rigs, [rigId]: there } };
     const whole = rigStudy(layout, rigId).light;
-    const quick = movedLight(now(), there, { power });
+    const quick = movedLight(now(), rigId, there, { power });
     expect(quick.map.stepMillimetres).toBeGreaterThan(2 * whole.map.stepMillimetres);
     expect(Math.abs(quick.meanLux / whole.meanLux - 1)).toBeLessThan(0.01);
   });

@@ -3,7 +3,8 @@ import { Button } from 'antd';
 import { DeleteOutlined } from '@ant-design/icons';
 import { useNavigate } from 'react-router';
 import { feedWires } from '../../../core/part/feed-wire';
-import { placeOfRig, takeOffPlan } from '../../../core/feed/rig-on-plan';
+import { placeOfRig, removeRig } from '../../../core/feed/rig-on-plan';
+import { mayBeBeside } from '../../../core/overhead/beside';
 import { wantedDaylights } from '../../../core/light/daylight';
 import { CheckField } from '../../fields/check-field';
 import { More } from '../../fields/more';
@@ -87,6 +88,18 @@ export const RigFields = memo(function RigFields({ layout, rigId }: RigFieldsPro
             onChange={(on) =>
               set('Boards under a rig', (r) => {
                 r.boards = on ? [...r.boards, b.id] : r.boards.filter((id) => id !== b.id);
+              })
+            }
+          />
+        ))}
+        {mayBeBeside(layout, rigId).map((id) => (
+          <CheckField
+            key={id}
+            label={`Lit with ${layout.rigs[id].name}`}
+            checked={rig.litWith.includes(id)}
+            onChange={(on) =>
+              set('Rigs lit together', (r) => {
+                r.litWith = on ? [...r.litWith, id] : r.litWith.filter((other) => other !== id);
               })
             }
           />
@@ -292,10 +305,7 @@ export const RigFields = memo(function RigFields({ layout, rigId }: RigFieldsPro
       <Button
         icon={<DeleteOutlined />}
         onClick={() => {
-          edit(`${rig.name} taken away`, (draft) => {
-            takeOffPlan(draft, rigId);
-            Reflect.deleteProperty(draft.rigs, rigId);
-          });
+          edit(`${rig.name} taken away`, (draft) => removeRig(draft, rigId));
           void navigate('/overhead');
         }}
       >

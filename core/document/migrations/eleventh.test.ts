@@ -26,7 +26,7 @@ test('a layout of version 10 opens as it was, and is written as one of today', (
     version: VERSION,
     jobs: plainly(jobsOfTenth(was.jobs)),
     rigs: Object.fromEntries(
-      Object.entries(was.rigs).map(([id, rig]) => [id, { ...rig, backsceneAt: 'far' }]),
+      Object.entries(was.rigs).map(([id, rig]) => [id, { ...rig, backsceneAt: 'far', litWith: [] }]),
     ),
   });
   expect(readLayout(writeLayout(layout))).toMatchObject({ ok: true });

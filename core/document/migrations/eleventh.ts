@@ -34,11 +34,11 @@ function jobsOf(old: Plain): unknown {
   };
 }
 
-/** Version 11: lines on a supply of their own; rigs along any side of the boards, and as loads of the plan. */
+/** Version 11: lines on a supply of their own; rigs along any side of the boards, lit with others, and as loads of the plan. */
 export const toEleventh = (old: Plain): Plain => ({
   ...old,
   jobs: jobsOf(old),
-  rigs: mapped(old.rigs, (rig) => ({ backsceneAt: 'far', ...rig })),
+  rigs: mapped(old.rigs, (rig) => ({ backsceneAt: 'far', litWith: [], ...rig })),
   network: isPlain(old.network)
     ? { ...old.network, nodes: nodesNext(old.network.nodes, old.rigs) }
     : old.network,

@@ -1,0 +1,136 @@
+import { describe, expect, test } from 'vitest';
+import { boatTrain } from '../../tests/generated';
+import { checkLayout } from '../document/file';
+import { change } from '../document/patch';
+import { removeRig } from '../feed/rig-on-plan';
+import { liesOf } from './area';
+import { newRigs } from './begin';
+import { mayBeBeside } from './beside';
+import { movedLight, rigStudy } from './study';
+import type { Layout } from '../document/layout';
+import type { RigRecord } from '../document/rig-record';
+
+/** Boards in an L: slip, quay and terminal along, street down from the last. */
+const quay = boatTrain();
+
+/** A rig of one row without loss in its copper and its wire, with nothing that throws light back. */
+const plainRig = (of: Partial<RigRecord>, row: Partial<RigRecord['rows'][string]>): RigRecord => ({
+  ...quay.rigs.rig,
+  litWith: [],
+  moduleMillimetres: null,
+  backscene: null,
+  fascia: null,
+  room: { lux: 0, kelvin: 3000 },
+  supply: { ...quay.rigs.rig.supply, wireMillimetres: 0 },
+  rows: {
+    row: {
+      ...Object.values(quay.rigs.rig.rows)[0],
+      channel: 'none',
+      copperOhms: 0,
+      // So little that the joint of its feed costs no light.
+      watts: 0.1,
+      cutMillimetres: 50,
+      fromMillimetres: 0,
+      tiltDegrees: 0,
+      level: 1,
+      on: true,
+      ...row,
+    },
+  },
+  ...of,
+});
+
+const withRigs = (rigs: Record<string, RigRecord>): Layout =>
+  change(quay, (draft) => {
+    draft.network = { nodes: {}, runs: {} };
+    draft.rigs = rigs;
+  }).layout as Layout;
+
+describe('rigs lit together', () => {
+  test('two in line give together what one over both gives', () => {
+    const layout = withRigs({
+      both: plainRig({ boards: ['slip', 'quay'] }, { lengthMillimetres: 2000 }),
+      left: plainRig({ boards: ['slip'], litWith: ['right'] }, { lengthMillimetres: 1000 }),
+      right: plainRig({ boards: ['quay'], litWith: ['left'] }, { lengthMillimetres: 1000 }),
+    });
+    const [both, left, right] = ['both', 'left', 'right'].map((id) => rigStudy(layout, id, 50).light);
+    const { columns, rows } = left.map;
+    expect(both.map.columns).toBe(2 * columns);
+    for (let r = 0; r < rows; r++)
+      for (let c = 0; c < columns; c++) {
+        const [whole, half] = [2 * columns * r + c, columns * r + c];
+        expect(left.map.lux[half]).toBeCloseTo(both.map.lux[whole], 2);
+        expect(right.map.lux[half]).toBeCloseTo(both.map.lux[whole + columns], 2);
+      }
+    expect(left.besideLux).toBeGreaterThan(0);
+    expect(left.besideLux).toBeLessThan(left.meanLux / 2);
+    expect(left.xy.x).toBeCloseTo(both.xy.x, 6);
+  });
+  test('around the corner by the inverse square of the distance on the plan', () => {
+    const lumens = 900;
+    const layout = withRigs({
+      along: plainRig({ boards: ['terminal'], litWith: ['down'] }, { on: false }),
+      down: plainRig(
+        { boards: ['street'], backsceneAt: 'right' },
+        { form: 'spot', lumens, beamDegrees: 120, lengthMillimetres: 1000, pieceMillimetres: 1000 },
+      ),
+    });
+    const { down } = layout.rigs;
+    const row = Object.values(down.rows)[0];
+    const spot = liesOf(layout, down).onPlan({ x: 500, y: row.depthMillimetres });
+    // On the plan: half way along the street, so far from its right side.
+    const { street, terminal } = layout.boards;
+    expect(spot).toEqual({
+      x: street.xMillimetres + street.widthMillimetres - row.depthMillimetres,
+      y: street.yMillimetres + street.depthMillimetres / 2,
+    });
+    const { map } = rigStudy(layout, 'along', 50).light;
+    for (const i of [0, 7, map.lux.length - 1]) {
+      const x = terminal.xMillimetres + ((i % map.columns) + 0.5) * (terminal.widthMillimetres / map.columns);
+      const y =
+        terminal.yMillimetres + (Math.floor(i / map.columns) + 0.5) * (terminal.depthMillimetres / map.rows);
+      const metres = Math.hypot(x - spot.x, y - spot.y, row.heightMillimetres) / 1000;
+      const cosine = row.heightMillimetres / 1000 / metres;
+      // A beam of 120 degrees is Lambert's: I = (lumens / pi) cos, E = I cos / d² (CIE S 017, handbooks).
+      expect(map.lux[i]).toBeCloseTo(((lumens / Math.PI) * cosine * cosine) / metres ** 2, 3);
+    }
+  });
+  test('over the same boards one is instead of the other; a moved row keeps the others’ light', () => {
+    const layout = withRigs({
+      old: plainRig({ boards: ['quay'] }, {}),
+      here: plainRig({ boards: ['quay'], litWith: ['old', 'there'] }, { lengthMillimetres: 900 }),
+      there: plainRig({ boards: ['slip'] }, { lengthMillimetres: 900 }),
+      typed: plainRig({ boards: [] }, {}),
+    });
+    expect(mayBeBeside(layout, 'here')).toEqual(['there']);
+    expect(mayBeBeside(layout, 'typed')).toEqual([]);
+    const alone = change(layout, (draft) => void (draft.rigs.here.litWith = [])).layout as Layout;
+    const study = rigStudy(layout, 'here', 25);
+    expect(study.light.meanLux - rigStudy(alone, 'here', 25).light.meanLux).toBeCloseTo(
+      study.light.besideLux,
+      6,
+    );
+    const { here } = layout.rigs;
+    expect(movedLight(layout, 'here', here, study).meanLux).toBeCloseTo(study.light.meanLux, 6);
+  });
+  test('legs of an L are lit together; one that is taken away is lit with none; one there is not is refused', () => {
+    const { layout, rigIds } = newRigs(quay, {
+      name: 'Noon',
+      boards: Object.keys(quay.boards),
+      widthMillimetres: 1000,
+      depthMillimetres: 450,
+      heightMillimetres: 450,
+      wanted: 'overcast-noon',
+    });
+    const [first, second] = rigIds;
+    expect(layout.rigs[first].litWith).toEqual([second]);
+    expect(rigStudy(layout, second, 25).light.besideLux).toBeGreaterThan(1);
+    const left = change(layout, (draft) => removeRig(draft, second)).layout;
+    expect(left.rigs[first].litWith).toEqual([]);
+    const wrong = structuredClone(left) as Layout;
+    wrong.rigs[first].litWith = [second];
+    const read = checkLayout(wrong);
+    if (read.ok) throw new Error('it was taken');
+    expect(read.complaints[0].reason).toContain('there is no rig');
+  });
+});

@@ -1,0 +1,132 @@
+import { beamExponent, luxPerLumen, UPWARD, type Normal } from '../light/illuminance';
+import { across, alongLux, lineLux, type LineSource } from '../light/line-source';
+import { whiteXy } from '../light/white';
+import { leavesOf, litRows, piecesOf, spotsOf } from './geometry';
+import type { Chromaticity } from '../light/difference';
+import type { RigArea } from './area';
+import type { Grid } from './grid';
+import type { RigRecord, RigRowRecord } from '../document/rig-record';
+import type { PieceRun } from './strip-run';
+
+/** Pieces of a strip that is dimmer far out. */
+const PARTS = 4;
+const UNEVEN = 0.96;
+
+/** Light of one row on the boards, by place of a grid, in lux, and its chromaticity. */
+export interface LitRow {
+  readonly xy: Chromaticity;
+  readonly lux: Float64Array;
+}
+
+/** A row as a source of light, lines and spots alike, with the chromaticity of its row. */
+export interface Source {
+  readonly rowId: string;
+  readonly lines: readonly LineSource[];
+  readonly spots: readonly {
+    readonly x: number;
+    readonly y: number;
+    readonly z: number;
+    readonly lumens: number;
+  }[];
+  readonly tilt: number;
+  readonly exponent: number;
+  readonly xy: Chromaticity;
+}
+
+const frosts = (row: RigRowRecord): number => (row.channel === 'frosted' ? 120 : row.beamDegrees);
+
+/**
+ * Rows as lines and points of light. A strip that is dimmer far out is some lines, each of its own mean.
+ * @param runs as pieces were solved, by row; at their full where left out
+ */
+export function sourcesOf(
+  rig: RigRecord,
+  area: RigArea,
+  runs: ReadonlyMap<string, readonly PieceRun[]>,
+): Source[] {
+  return litRows(rig).map((row) => {
+    const leaves = leavesOf(row);
+    const own = runs.get(row.id);
+    const shareOver = (k: number, from: number, to: number): number => {
+      const shares = own?.[k]?.shares;
+      if (!shares) return 1;
+      const [a, b] = [Math.floor(from * shares.length), Math.max(1, Math.ceil(to * shares.length))];
+      const part = shares.slice(Math.min(a, shares.length - 1), b);
+      return part.reduce((s, v) => s + v, 0) / part.length;
+    };
+    const line = (from: number, to: number, share: number): LineSource => ({
+      from,
+      to,
+      y: row.depthMillimetres,
+      z: row.heightMillimetres,
+      tiltDegrees: row.tiltDegrees,
+      beamDegrees: frosts(row),
+      lumensPerMetre: row.lumens * leaves * share,
+    });
+    const pieces = piecesOf(row, rig, area);
+    return {
+      rowId: row.id,
+      xy: whiteXy(row),
+      tilt: row.tiltDegrees,
+      exponent: beamExponent(frosts(row)),
+      lines:
+        row.form === 'spot'
+          ? []
+          : pieces.flatMap(({ from, to }, k) => {
+              const parts = (own?.[k]?.leastShare ?? 1) < UNEVEN ? PARTS : 1;
+              return Array.from({ length: parts }, (_, i) =>
+                line(
+                  from + (i * (to - from)) / parts,
+                  from + ((i + 1) * (to - from)) / parts,
+                  shareOver(k, i / parts, (i + 1) / parts),
+                ),
+              );
+            }),
+      spots:
+        row.form === 'spot'
+          ? spotsOf(row, rig, area).map((x) => ({
+              x,
+              y: row.depthMillimetres,
+              z: row.heightMillimetres,
+              lumens: row.lumens * leaves,
+            }))
+          : [],
+    };
+  });
+}
+
+/** Direct light of one row at a place, on a surface that looks some way. */
+export function directLux(
+  { lines, spots, tilt, exponent }: Source,
+  x: number,
+  y: number,
+  z: number,
+  normal: Normal,
+): number {
+  let lux = 0;
+  for (const line of lines) lux += lineLux(line, x, y, z, normal);
+  for (const s of spots)
+    // Sources are turned towards the far side of their room; here that is the front.
+    lux += s.lumens * luxPerLumen({ x: s.x, y: s.y, z: s.z, aimDegrees: -tilt, exponent }, x, y, z, normal);
+  return lux;
+}
+
+/** Direct light of one row on the boards, by place of a grid, in lux. */
+export function luxOnBoards(source: Source, { xs, ys, on }: Grid): Float64Array {
+  const columns = xs.length;
+  const lux = new Float64Array(on.length);
+  ys.forEach((y, r) => {
+    for (const line of source.lines) {
+      const there = across(line, y, 0, UPWARD);
+      if (!there) continue;
+      xs.forEach((x, c) => {
+        if (on[r * columns + c]) lux[r * columns + c] += alongLux(there, line, x);
+      });
+    }
+    if (source.spots.length > 0)
+      xs.forEach((x, c) => {
+        if (on[r * columns + c]) lux[r * columns + c] += directLux({ ...source, lines: [] }, x, y, 0, UPWARD);
+      });
+  });
+  return lux;
+}
