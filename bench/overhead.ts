@@ -1,12 +1,11 @@
 import { change } from '../core/document/patch';
 import { newRig } from '../core/overhead/begin';
 import { rigLight } from '../core/overhead/light';
-import { rigStudy } from '../core/overhead/study';
+import { MOVED_STEP, rigStudy } from '../core/overhead/study';
 import type { Layout } from '../core/document/layout';
 
 const RUNS = 7;
 const FINE = 10;
-const DRAG = 25;
 
 const median = (times: readonly number[]): number => [...times].sort((a, b) => a - b)[times.length >> 1];
 
@@ -47,7 +46,7 @@ export function timeOverhead(layout: Layout): void {
     timed(() => rigStudy(six, begun.rigId, FINE)),
   );
   report(
-    'the same as a row is dragged, at 25 mm',
-    timed(() => rigLight(six, rig, { stepMillimetres: DRAG })),
+    `the same as a row is dragged, at ${MOVED_STEP} mm`,
+    timed(() => rigLight(six, rig, { stepMillimetres: MOVED_STEP })),
   );
 }

@@ -54,7 +54,7 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
     [layout, jobId, solved, hand, live],
   );
   // The stage goes first; choices and picture follow as soon as there is time.
-  const { shown: below, catches } = useCaughtUp(now);
+  const { shown: below, catches } = useCaughtUp(now, solved.bench.layout === layout);
   const onApply = useCallback(
     (remedy: Remedy): void => {
       setPreview(null);

@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { benchOf, type Bench } from '../../core/study/bench';
 import { stateByHand } from '../../core/study/hand';
 import { desk } from '../workers/desk';
@@ -49,7 +50,8 @@ export function useSolvedJob<J extends AnyJob>(layout: Layout, jobId: string, ha
     let current = true;
     const { state } = now;
     ask(now.bench, state).then(
-      (readings) => current && setShown({ ...now, readings, failure: null }),
+      // At once, before what only follows it.
+      (readings) => current && flushSync(() => setShown({ ...now, readings, failure: null })),
       (error: unknown) => current && setShown({ ...now, readings: null, failure: textOf(error) }),
     );
     return () => {

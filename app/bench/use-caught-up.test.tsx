@@ -1,15 +1,18 @@
 // @vitest-environment happy-dom
 import { act, cleanup, render } from '@testing-library/react';
 import { flushSync } from 'react-dom';
-import { afterEach, expect, test } from 'vitest';
+import { afterEach, expect, test, vi } from 'vitest';
 import { create } from 'zustand';
-import { useCaughtUp } from './use-caught-up';
+import { MOST_HELD_MS, useCaughtUp } from './use-caught-up';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  vi.useRealTimers();
+});
 
 /** A panel that tells what its button would act on. */
-function Panel({ now, onPress }: { now: string; onPress: (of: string) => void }) {
-  const { shown, catches } = useCaughtUp(now);
+function Panel({ now, stands, onPress }: { now: string; stands: boolean; onPress: (of: string) => void }) {
+  const { shown, catches } = useCaughtUp(now, stands);
   return (
     <div {...catches}>
       <button onClick={() => onPress(shown)}>{shown}</button>
@@ -17,12 +20,17 @@ function Panel({ now, onPress }: { now: string; onPress: (of: string) => void })
   );
 }
 
-function laid(): { edit: (now: string) => void; button: () => HTMLElement; pressed: string[] } {
+function laid(stands: (now: string) => boolean = () => true): {
+  edit: (now: string) => void;
+  button: () => HTMLElement;
+  pressed: string[];
+} {
   const pressed: string[] = [];
   const onPress = (of: string): void => void pressed.push(of);
   const useLaid = create(() => 'one bulb');
   function Bench() {
-    return <Panel now={useLaid()} onPress={onPress} />;
+    const now = useLaid();
+    return <Panel now={now} stands={stands(now)} onPress={onPress} />;
   }
   const { getByRole } = render(<Bench />);
   return {
@@ -51,12 +59,29 @@ test('Enter shows the newest first', () => {
   });
 });
 
-test('keys that only write hurry nothing; what is late follows by itself', () => {
+test('keys that only write hurry nothing; what is late follows after the frame of the stage', () => {
+  vi.useFakeTimers();
   const { edit, button } = laid();
   act(() => {
     edit('two white, two red');
     button().dispatchEvent(new KeyboardEvent('keydown', { key: '4', bubbles: true }));
     expect(button().textContent).toBe('one bulb');
   });
+  expect(button().textContent).toBe('one bulb');
+  act(() => void vi.advanceTimersToNextFrame());
+  expect(button().textContent).toBe('two white, two red');
+});
+
+test('what is below the stage waits until that stands, and not for long', () => {
+  vi.useFakeTimers();
+  const { edit, button } = laid((now) => now !== 'a lamp nobody has solved yet');
+  act(() => edit('a lamp nobody has solved yet'));
+  expect(button().textContent).toBe('one bulb');
+  act(() => void vi.advanceTimersByTime(MOST_HELD_MS - 1));
+  expect(button().textContent).toBe('one bulb');
+  act(() => void vi.advanceTimersByTime(1));
+  expect(button().textContent).toBe('a lamp nobody has solved yet');
+  act(() => edit('two white, two red'));
+  act(() => void vi.advanceTimersToNextFrame());
   expect(button().textContent).toBe('two white, two red');
 });

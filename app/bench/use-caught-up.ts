@@ -1,19 +1,40 @@
-import { useDeferredValue, useState, type KeyboardEvent } from 'react';
+import { useDeferredValue, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
 
+/** What is below the stage waits for it no longer than this. */
+export const MOST_HELD_MS = 100;
+
 /**
- * What is shown as soon as there is time, and at once where a hand comes before that: a press acts on
- * what stands in the layout, never on what was there an edit ago. `catches` goes on the element around it.
- * The press is caught as it is let go: what is under the finger does not move away before.
+ * What is shown after the stage: as soon as that stands and there is time, and at once where a hand comes
+ * before: a press acts on what stands in the layout, never on what was there an edit ago. `catches` goes on
+ * the element around it. The press is caught as it is let go: what is under the finger does not move away before.
+ * @param stands whether the stage shows it already
  */
-export function useCaughtUp<T>(now: T): {
+export function useCaughtUp<T>(
+  now: T,
+  stands: boolean,
+): {
   readonly shown: T;
   readonly catches: {
     readonly onClickCapture: () => void;
     readonly onKeyDownCapture: (e: KeyboardEvent) => void;
   };
 } {
-  const later = useDeferredValue(now);
+  const [held, setHeld] = useState(now);
+  const newest = useRef(now);
+  useEffect(() => {
+    newest.current = now;
+    if (!stands || held === now) return;
+    // The frame that shows the stage is drawn before anything else is begun.
+    const frame = requestAnimationFrame(() => setHeld(now));
+    return () => cancelAnimationFrame(frame);
+  }, [now, stands, held]);
+  useEffect(() => {
+    if (stands) return;
+    const timer = setInterval(() => setHeld(newest.current), MOST_HELD_MS);
+    return () => clearInterval(timer);
+  }, [stands]);
+  const later = useDeferredValue(held);
   const [hurried, setHurried] = useState(now);
   const shown = hurried === now ? now : later;
   const hurry = (): void => {

@@ -57,26 +57,22 @@ export function bandsOf(surface: Standing): Band[] {
 export const facing = ({ faces }: Standing): Normal => [0, faces, 0];
 
 /**
- * What bands give a place, each times what it throws back: the first bounce, E = Int M cos cos / (pi r^2).
- * @param thrown lumens a square metre of each band, for each of some lights
- * @returns lux of each light
+ * Lux at a place for a lumen a square metre that each band throws back: the first bounce,
+ * E = Int M cos cos / (pi r^2).
+ * @param onto where it is written, by band
  */
-export function bouncedLux(
+export function bounceOnto(
   bands: readonly Band[],
-  thrown: readonly (readonly number[])[],
   x: number,
   y: number,
   z: number,
   normal: Normal,
-): number[] {
-  const lux = thrown.map(() => 0);
+  onto: Float64Array,
+): void {
   // Bands of one height share what is known across.
   let known: { readonly z: number; readonly there: Across | null } | null = null;
   bands.forEach((band, i) => {
     if (known?.z !== band.z) known = { z: band.z, there: across(band.line, y, z, normal) };
-    if (!known.there) return;
-    const each = alongLux(known.there, band.line, x);
-    thrown.forEach((of, k) => (lux[k] += of[i] * each));
+    onto[i] = known.there ? alongLux(known.there, band.line, x) : 0;
   });
-  return lux;
 }

@@ -74,9 +74,23 @@ export const tristimulus = ({ x, y }: Chromaticity, amount: number): Tristimulus
   Z: ((1 - x - y) / y) * amount,
 });
 
-/** Lights together: their tristimulus values add (CIE 15). */
-export const mixed = (lights: readonly Tristimulus[]): Tristimulus =>
-  lights.reduce((sum, l) => ({ X: sum.X + l.X, Y: sum.Y + l.Y, Z: sum.Z + l.Z }), { X: 0, Y: 0, Z: 0 });
+/**
+ * Lights together: their tristimulus values add (CIE 15).
+ * @param amountOf how much of each, by its number; each as it is where left out
+ */
+export function mixed(
+  lights: readonly Tristimulus[],
+  amountOf: (index: number) => number = () => 1,
+): Tristimulus {
+  let [X, Y, Z] = [0, 0, 0];
+  for (let k = 0; k < lights.length; k++) {
+    const amount = amountOf(k);
+    X += amount * lights[k].X;
+    Y += amount * lights[k].Y;
+    Z += amount * lights[k].Z;
+  }
+  return { X, Y, Z };
+}
 
 /** Chromaticity of tristimulus values; null where there is no light. */
 export function chromaticityOf({ X, Y, Z }: Tristimulus): Chromaticity | null {

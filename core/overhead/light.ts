@@ -93,20 +93,24 @@ export function rigLight(
   const room = { lux: rig.room.lux, xy: whiteXy({ kelvin: rig.room.kelvin, duv: 0 }) };
   const lux = Float64Array.from(on, (there) => (there ? room.lux : 0));
   for (const row of lit) row.lux.forEach((l, i) => (lux[i] += l));
-  const places = [...lux.keys()].filter((i) => on[i]);
-  const mean = (of: Float64Array): number => places.reduce((sum, i) => sum + of[i], 0) / places.length;
+  const places = Uint32Array.from(lux.keys()).filter((i) => on[i] > 0);
+  const mean = (of: Float64Array): number => {
+    let sum = 0;
+    for (const i of places) sum += of[i];
+    return sum / places.length;
+  };
   const meanLux = mean(lux);
-  const byRow = new Map(sources.map((s, k) => [s.rowId, { xy: s.xy, meanLux: mean(own[k].lux) }]));
-  const mixAt = (luxOf: (row: LitRow) => number): Chromaticity | null =>
-    chromaticityOf(
-      mixed([...lit.map((row) => tristimulus(row.xy, luxOf(row))), tristimulus(room.xy, room.lux)]),
-    );
-  const xy = mixAt((row) => mean(row.lux)) ?? room.xy;
+  const means = lit.map((row) => mean(row.lux));
+  const byRow = new Map(sources.map((s, k) => [s.rowId, { xy: s.xy, meanLux: means[k] }]));
+  const colours = [...lit, room].map((of) => tristimulus(of.xy, 1));
+  const mixAt = (luxOf: (row: number) => number): Chromaticity | null =>
+    chromaticityOf(mixed(colours, (k) => (k < lit.length ? luxOf(k) : room.lux)));
+  const xy = mixAt((k) => means[k]) ?? room.xy;
   // Colour moves slowly: every few places are enough to find the most.
   const every = Math.max(1, Math.floor(places.length / 600));
-  const drift = places
-    .filter((_, k) => k % every === 0)
-    .reduce((most, i) => Math.max(most, colourDifference(mixAt((row) => row.lux[i]) ?? xy, xy)), 0);
+  let drift = 0;
+  for (let n = 0; n < places.length; n += every)
+    drift = Math.max(drift, colourDifference(mixAt((k) => lit[k].lux[places[n]]) ?? xy, xy));
   const front = xs.map((_, c) => {
     for (let r = rows - 1; r >= 0; r--) if (on[r * columns + c]) return lux[r * columns + c];
     return 0;
@@ -129,7 +133,7 @@ export function rigLight(
     })),
     backsceneLux: backsceneOf(rig, area, sources),
     roomShare: meanLux > 0 ? room.lux / meanLux : 0,
-    besideLux: others.reduce((sum, row) => sum + mean(row.lux), 0),
+    besideLux: means.slice(own.length).reduce((sum, lux) => sum + lux, 0),
     white: whiteOf(xy),
     xy,
     drift,

@@ -12,7 +12,7 @@ export interface RigStudy {
 }
 
 /** The map of a rig whose row is just being moved is as fine as this, in millimetres. */
-const MOVED_STEP = 25;
+export const MOVED_STEP = 30;
 
 /** A row of a rig, or how far it is dimmed, while a hand moves it. */
 export interface MovedRow {

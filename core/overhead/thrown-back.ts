@@ -1,4 +1,4 @@
-import { bandsOf, bouncedLux, facing, type Band, type Standing } from '../light/bounce';
+import { bandsOf, bounceOnto, facing, type Band, type Standing } from '../light/bounce';
 import { UPWARD } from '../light/illuminance';
 import { rigHeight } from './geometry';
 import { directLux, type Source } from './sources';
@@ -41,22 +41,49 @@ function standingOf(rig: RigRecord, area: RigArea): Standing[] {
   ];
 }
 
-interface Bounced {
-  readonly bands: readonly Band[];
-  /** Lumens a square metre thrown back by each band, by row of light. */
-  readonly thrown: readonly (readonly number[])[];
+/** Lumens a square metre that each band of a surface throws back, for each row of light. */
+const thrownBy = (surface: Standing, bands: readonly Band[], sources: readonly Source[]): number[][] =>
+  sources.map((s) =>
+    bands.map((b) => surface.reflectance * directLux(s, b.x, surface.y, b.z, facing(surface))),
+  );
+
+/** The places of a grid that light thrown back is found at. */
+interface Coarse {
+  readonly along: readonly number[];
+  /** Closer together near the backscene, where its light falls off. */
+  readonly deep: readonly number[];
 }
 
-const bouncedOf = (surface: Standing, sources: readonly Source[]): Bounced => {
-  const bands = bandsOf(surface);
-  const normal = facing(surface);
-  return {
-    bands,
-    thrown: sources.map((s) =>
-      bands.map((b) => surface.reflectance * directLux(s, b.x, surface.y, b.z, normal)),
-    ),
+function coarseOf({ xs, ys }: Grid): Coarse {
+  const spread = (over: readonly number[], count: number, power: number): number[] => {
+    const [first, last] = [over[0], over[over.length - 1]];
+    return Array.from({ length: count }, (_, i) => first + (i / (count - 1)) ** power * (last - first));
   };
-};
+  return { along: spread(xs, COARSE.along, 1), deep: spread(ys, COARSE.deep, 1.6) };
+}
+
+/** So many surfaces are remembered. */
+const MOST_KEPT = 4;
+const kept = new Map<string, Float64Array>();
+
+/**
+ * Lux at each coarse place for what each band throws back: geometry alone, kept while its surface stands
+ * as it stood, for a row that is moved or dimmed leaves it.
+ */
+function ontoCoarse(surface: Standing, bands: readonly Band[], { along, deep }: Coarse): Float64Array {
+  const key = JSON.stringify([{ ...surface, reflectance: 1 }, along, deep]);
+  const known = kept.get(key);
+  if (known) return known;
+  const onto = new Float64Array(along.length * deep.length * bands.length);
+  deep.forEach((y, d) =>
+    along.forEach((x, a) =>
+      bounceOnto(bands, x, y, 0, UPWARD, onto.subarray((d * along.length + a) * bands.length)),
+    ),
+  );
+  if (kept.size >= MOST_KEPT) kept.delete([...kept.keys()][0]);
+  kept.set(key, onto);
+  return onto;
+}
 
 /**
  * Adds to the light of each row, at every place of a grid, what backscene and fascia throw back of it once:
@@ -69,40 +96,41 @@ export function addThrownBack(
   area: RigArea,
   sources: readonly Source[],
 ): void {
-  for (const surface of standingOf(rig, area)) addBounced(bySource, grid, bouncedOf(surface, sources));
+  const coarse = coarseOf(grid);
+  for (const surface of standingOf(rig, area)) {
+    const bands = bandsOf(surface);
+    const onto = ontoCoarse(surface, bands, coarse);
+    thrownBy(surface, bands, sources).forEach((thrown, k) => {
+      const found = new Float64Array(onto.length / bands.length);
+      let i = 0;
+      for (let place = 0; place < found.length; place++)
+        for (const lumens of thrown) found[place] += lumens * onto[i++];
+      addBetween(bySource[k], grid, coarse, found);
+    });
+  }
 }
 
-function addBounced(
-  bySource: readonly Float64Array[],
+/** Adds light known at coarse places to all of a grid, between them by straight lines. */
+function addBetween(
+  lux: Float64Array,
   { xs, ys, on }: Grid,
-  { bands, thrown }: Bounced,
+  { along, deep }: Coarse,
+  found: Float64Array,
 ): void {
   const [first, last] = [xs[0], xs[xs.length - 1]];
-  const [near, far] = [ys[0], ys[ys.length - 1]];
-  // Closer together near the backscene, where its light falls off.
-  const deep = Array.from(
-    { length: COARSE.deep },
-    (_, i) => near + (i / (COARSE.deep - 1)) ** 1.6 * (far - near),
-  );
-  const along = Array.from(
-    { length: COARSE.along },
-    (_, i) => first + (i / (COARSE.along - 1)) * (last - first),
-  );
-  const found = deep.map((y) => along.map((x) => bouncedLux(bands, thrown, x, y, 0, UPWARD)));
   ys.forEach((y, r) => {
     let d = 0;
-    while (d < COARSE.deep - 2 && deep[d + 1] < y) d++;
+    while (d < deep.length - 2 && deep[d + 1] < y) d++;
     const v = deep[d + 1] > deep[d] ? (y - deep[d]) / (deep[d + 1] - deep[d]) : 0;
     xs.forEach((x, c) => {
       const i = r * xs.length + c;
       if (!on[i]) return;
-      const at = last > first ? ((x - first) / (last - first)) * (COARSE.along - 1) : 0;
-      const a = Math.min(COARSE.along - 2, Math.floor(at));
+      const at = last > first ? ((x - first) / (last - first)) * (along.length - 1) : 0;
+      const a = Math.min(along.length - 2, Math.floor(at));
       const u = at - a;
-      const [p, q, s, t] = [found[d][a], found[d][a + 1], found[d + 1][a], found[d + 1][a + 1]];
-      bySource.forEach((lux, k) => {
-        lux[i] += (1 - v) * ((1 - u) * p[k] + u * q[k]) + v * ((1 - u) * s[k] + u * t[k]);
-      });
+      const [p, q] = [d * along.length + a, (d + 1) * along.length + a];
+      lux[i] +=
+        (1 - v) * ((1 - u) * found[p] + u * found[p + 1]) + v * ((1 - u) * found[q] + u * found[q + 1]);
     });
   });
 }

@@ -1,5 +1,5 @@
 import { Button, Segmented, Skeleton } from 'antd';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { inOrder } from '../../../core/document/in-order';
 import { patched } from '../../../core/document/patch';
@@ -10,16 +10,14 @@ import { idOf, rigPath } from '../../shell/paths';
 import { useLayoutStore } from '../../store/layout-store';
 import { useStudy } from '../../workers/use-study';
 import { ColourFigures } from './colour-figures';
-import { LightFigures } from './light-figures';
 import { MountingList } from './mounting-list';
 import { OnFeeds } from './on-feeds';
 import { NewRig } from './new-rig';
 import { PowerFigures } from './power-figures';
 import { RigFields } from './rig-fields';
-import { RigMap } from './rig-map';
-import { RigSection } from './rig-section';
+import { movingRow, RigStage } from './rig-stage';
 import { RowFields } from './row-fields';
-import { movedLight, withRow, type MovedRow } from '../../../core/overhead/study';
+import type { MovedRow } from '../../../core/overhead/study';
 import type { Finding, Remedy } from '../../../core/finding/finding';
 import type { Layout } from '../../../core/document/layout';
 import '../../bench/bench.css';
@@ -54,7 +52,7 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
   const layout = useMemo(() => (shown ? patched(open, shown.patches) : open), [open, shown]);
   const study = useStudy('rig', layout, { rigId }, 'frame');
   const judged = useStudy('judgeRig', open, { rigId }, 'slow');
-  const [moved, setMoved] = useState<MovedRow | null>(null);
+  const [useMoving] = useState(movingRow);
   const rig = layout.rigs[rigId];
   const onApply = (remedy: Remedy): void => {
     setPreview(null);
@@ -62,22 +60,18 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
   };
   const row = rowId !== null && Object.hasOwn(rig.rows, rowId) ? rowId : null;
   const { answer } = study;
-  // A row that is moved is shown where the hand has it until it is solved there.
-  const isThere = moved === null || (rig.rows[moved.rowId]?.[moved.key] === moved.to && !study.stale);
-  if (moved && isThere) setMoved(null);
-  const movedRig = useMemo(
-    () => (moved && Object.hasOwn(rig.rows, moved.rowId) ? withRow(rig, moved) : rig),
-    [rig, moved],
-  );
-  const light = useMemo(
-    () => answer && (movedRig === rig ? answer.light : movedLight(layout, rigId, movedRig, answer)),
-    [answer, movedRig, rig, rigId, layout],
-  );
+  const onSlide = useCallback((moved: MovedRow) => useMoving.setState({ row: moved }), [useMoving]);
   return (
     <main className="overhead-page">
       <h1 className="visually-hidden">{rig.name}, the light above the layout</h1>
-      <section className="overhead-stage">
-        <div className="overhead-bar">
+      <RigStage
+        layout={layout}
+        rigId={rigId}
+        study={study}
+        useMoving={useMoving}
+        chosen={row}
+        onChoose={setRowId}
+        before={
           <SelectField
             label="Rig"
             value={rigId}
@@ -87,21 +81,11 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
             ]}
             onChange={(id) => void navigate(rigPath(id))}
           />
-          {light && <LightFigures layout={layout} rig={movedRig} light={light} />}
-        </div>
-        {shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
-        {light ? (
-          <div className={study.stale && !moved ? 'overhead-pictures stale' : 'overhead-pictures'}>
-            <RigMap rig={movedRig} light={light} chosen={row} onChoose={setRowId} />
-            <RigSection rig={movedRig} light={light} chosen={row} onChoose={setRowId} />
-          </div>
-        ) : (
-          <Skeleton active />
-        )}
-        {study.failure && <p className="field-refusal">{study.failure}</p>}
-      </section>
+        }
+        between={shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
+      />
       <section className="overhead-fields">
-        <RowFields layout={layout} rigId={rigId} chosen={row} onChoose={setRowId} onSlide={setMoved} />
+        <RowFields layout={layout} rigId={rigId} chosen={row} onChoose={setRowId} onSlide={onSlide} />
         <RigFields layout={layout} rigId={rigId} />
       </section>
       <section className="overhead-figures">
