@@ -1,14 +1,17 @@
 import { LOADED_SHARE } from '../supply';
 import { freeId } from '../document/usual-supply';
 import { change } from '../document/patch';
+import { SEEN_LIGHTNESS } from '../light/difference';
 import { wantedDaylights } from '../light/daylight';
 import { channels, overheadLamps, type OverheadLamp } from '../part/overhead-lamp';
 import { areaOf, legsOf } from './area';
 import { laidMillimetres } from './geometry';
 import { fasciaFor, MOST_WARMER, PLUG_ABOVE, plugRatings, unitAmps } from './limits';
-import { rigLight } from './light';
+import { eyeSteps, rigLight, type RigLight } from './light';
 import { mountingOf } from './mounting';
+import { dimRows, matchOf } from './match';
 import { rigPower } from './power';
+import { rigStudy } from './study';
 import type { Layout } from '../document/layout';
 import type { RigRecord, RigRowRecord } from '../document/rig-record';
 
@@ -158,7 +161,27 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
     chosen.supply.wire = power.supplyAmps > 6 ? '50-0.25' : '30-0.25';
   const { hidingMillimetres } = rigLight(layout, chosen, { stepMillimetres: STEP }).sight;
   if (chosen.fascia) chosen.fascia.dropMillimetres = Math.max(40, fasciaFor(hidingMillimetres));
-  return { layout: change(layout, (draft) => void (draft.rigs[rigId] = chosen)).layout, rigId };
+  const made = change(layout, (draft) => void (draft.rigs[rigId] = chosen)).layout;
+  return { layout: dimmed(made, [rigId]), rigId };
+}
+
+/** So often, as rigs that are lit together share what they give. */
+const DIM_TURNS = 4;
+
+/** Rigs that would be seen to give more than is wanted, dimmed to it. */
+function dimmed(layout: Layout, rigIds: readonly string[]): Layout {
+  const lightOf = (of: Layout, id: string): RigLight => rigStudy(of, id, STEP).light;
+  const over = rigIds.filter(
+    (id) => eyeSteps(lightOf(layout, id).meanLux, layout.rigs[id].wanted.lux) >= SEEN_LIGHTNESS,
+  );
+  let now = layout;
+  for (let turn = 0; turn < DIM_TURNS; turn++)
+    for (const id of over) {
+      const rig = now.rigs[id];
+      const { times } = matchOf(rig, lightOf(now, id), rig.wanted.lux);
+      now = change(now, (draft) => dimRows(draft.rigs[id], times)).layout;
+    }
+  return now;
 }
 
 /** Rigs over all boards that are asked for: one, or for boards that lie around a corner one along each leg. */
@@ -183,5 +206,5 @@ export function newRigs(
   const together = change(all.layout, (draft) => {
     for (const id of all.rigIds) draft.rigs[id].litWith = all.rigIds.filter((other) => other !== id);
   });
-  return { layout: together.layout, rigIds: all.rigIds };
+  return { layout: dimmed(together.layout, all.rigIds), rigIds: all.rigIds };
 }

@@ -6,7 +6,9 @@ import { removeRig } from '../feed/rig-on-plan';
 import { liesOf } from './area';
 import { newRigs } from './begin';
 import { mayBeBeside } from './beside';
-import { movedLight, rigStudy } from './study';
+import { dimRows, matchOf } from './match';
+import { mountingOf } from './mounting';
+import { MOVED_STEP, movedLight, rigStudy } from './study';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
 
@@ -111,7 +113,9 @@ describe('rigs lit together', () => {
       6,
     );
     const { here } = layout.rigs;
-    expect(movedLight(layout, 'here', here, study).meanLux).toBeCloseTo(study.light.meanLux, 6);
+    const moved = movedLight(layout, 'here', here, study);
+    expect(moved.meanLux).toBeCloseTo(rigStudy(layout, 'here', MOVED_STEP).light.meanLux, 9);
+    expect(moved.besideLux).toBeGreaterThan(0);
   });
   test('legs of an L are lit together; one that is taken away is lit with none; one there is not is refused', () => {
     const { layout, rigIds } = newRigs(quay, {
@@ -132,5 +136,24 @@ describe('rigs lit together', () => {
     const read = checkLayout(wrong);
     if (read.ok) throw new Error('it was taken');
     expect(read.complaints[0].reason).toContain('there is no rig');
+  });
+  test('what those beside give is there anyway: rows are dimmed for the rest, and to nothing where it is enough', () => {
+    const layout = withRigs({
+      here: plainRig({ boards: ['quay'], litWith: ['there'] }, { lengthMillimetres: 1000 }),
+      there: plainRig({ boards: ['slip'] }, { lengthMillimetres: 1000 }),
+    });
+    const { light } = rigStudy(layout, 'here', 50);
+    const wanted = light.besideLux + 0.4 * (light.meanLux - light.besideLux);
+    const { times } = matchOf(layout.rigs.here, light, wanted);
+    expect(times).toBeCloseTo(0.4, 9);
+    const dimmed = change(layout, (draft) => dimRows(draft.rigs.here, times)).layout as Layout;
+    expect(rigStudy(dimmed, 'here', 50).light.meanLux).toBeCloseTo(wanted, 6);
+    // A row without a dimmer gets one, and it is among what is to be bought.
+    expect(dimmed.rigs.here.dimming.kind).toBe('pulse-width');
+    const buys = (of: Layout) =>
+      mountingOf(of, of.rigs.here).parts.filter((p) => p.name.startsWith('Dimmer'));
+    expect(buys(layout)).toEqual([]);
+    expect(buys(dimmed)).toMatchObject([{ name: 'Dimmers, pulses of 3 kHz or quicker', count: 1 }]);
+    expect(matchOf(layout.rigs.here, light, light.besideLux / 2).level).toBe(0);
   });
 });

@@ -13,3 +13,5 @@ export const LEAST_SHARE = 0.85;
 const FASCIA_SPARE = 15;
 export const fasciaFor = (hidingMillimetres: number): number =>
   Math.ceil((hidingMillimetres + FASCIA_SPARE) / 5) * 5;
+/** From this rate on no modulation is more than low risk (IEEE 1789-2015). */
+export const QUICK_HERTZ = 3000;

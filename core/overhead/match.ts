@@ -1,5 +1,7 @@
 import { inOrder } from '../document/in-order';
 import { eyeSteps, type RigLight } from './light';
+import { QUICK_HERTZ } from './limits';
+import type { Draft } from 'immer';
 import type { RigRecord } from '../document/rig-record';
 
 /** What a rig needs to give the light of another. */
@@ -19,11 +21,13 @@ export interface Match {
 
 /**
  * From the light that was liked to what gives it here: light falls in proportion to what its rows give.
- * @param wantedLux mean on the scenery, with the room's own
+ * @param wantedLux mean on the scenery, with the room's own and that of rigs beside it
  */
 export function matchOf(rig: RigRecord, light: RigLight, wantedLux: number): Match {
-  const own = light.meanLux - rig.room.lux;
-  const needs = wantedLux - rig.room.lux;
+  // What the room and the rigs beside it give is there anyway.
+  const others = rig.room.lux + light.besideLux;
+  const own = light.meanLux - others;
+  const needs = wantedLux - others;
   const times = own > 0 ? needs / own : Infinity;
   const level = Math.min(
     1,
@@ -43,4 +47,11 @@ export function matchOf(rig: RigRecord, light: RigLight, wantedLux: number): Mat
     ofRow: brightest ? brightest[0] : null,
     steps: eyeSteps(light.meanLux, wantedLux),
   };
+}
+
+/** Dims all rows of a rig that are lit to so many times what they give, by quick pulses where it has no dimmer yet. */
+export function dimRows(rig: Draft<RigRecord>, times: number): void {
+  for (const row of Object.values(rig.rows))
+    if (row.on) row.level = Math.min(1, Math.max(0, row.level * times));
+  if (times < 1 && rig.dimming.kind === 'none') rig.dimming = { kind: 'pulse-width', hertz: QUICK_HERTZ };
 }

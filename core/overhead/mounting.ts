@@ -1,4 +1,5 @@
 import { inOrder } from '../document/in-order';
+import { formatQuantity } from '../quantity/format';
 import { channels, lampKilograms } from '../part/overhead-lamp';
 import { areaOf } from './area';
 import { laidMillimetres, piecesOf, rigHeight, spotsOf } from './geometry';
@@ -51,7 +52,15 @@ const POST_APART = 1200;
 const CLIP_APART = 300;
 /** Pilot holes for 3.5 mm wood screws in softwood (common practice, no source). */
 const PILOT_MILLIMETRES = 2;
-const PRICES = { bracket: 2.2, clip: 0.35, screw: 0.04, plug: 1.6, fuse: 1.2, converter: 9 } as const;
+const PRICES = {
+  bracket: 2.2,
+  clip: 0.35,
+  screw: 0.04,
+  plug: 1.6,
+  fuse: 1.2,
+  dimmer: 9,
+  converter: 9,
+} as const;
 const BRACKET_KILOGRAMS = 0.12;
 
 /** Pieces packed into lengths as sold: the longest first, each into the first length with room (first fit decreasing). */
@@ -164,6 +173,8 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
     };
   });
   const screws = 4 * posts + 2 * clips;
+  // Rows dimmed alike hang on one dimmer.
+  const dimmers = new Set(rows.map((r) => r.level).filter((level) => level < 1)).size;
   const converters = new Set(rows.filter((r) => r.converter).map((r) => r.volts)).size;
   const all: RigPart[] = [
     ...lampParts.map(({ kilograms, ...p }) => {
@@ -206,6 +217,19 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
       unit: 'pieces',
       price: modules * PRICES.fuse,
     },
+    ...(dimmers > 0
+      ? [
+          {
+            name:
+              rig.dimming.kind === 'pulse-width'
+                ? `Dimmers, pulses of ${formatQuantity(rig.dimming.hertz, 'hertz')} or quicker`
+                : 'Dimmers',
+            count: dimmers,
+            unit: 'pieces' as const,
+            price: dimmers * PRICES.dimmer,
+          },
+        ]
+      : []),
     ...(converters > 0
       ? [
           {

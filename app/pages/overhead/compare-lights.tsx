@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { arrived } from '../../../core/overhead/arrival';
 import { rigLight, type RigLight } from '../../../core/overhead/light';
-import { matchOf } from '../../../core/overhead/match';
+import { dimRows, matchOf } from '../../../core/overhead/match';
 import { compareCards, type CardPhoto, type ComparedCards, type Exposure } from '../../../core/light/camera';
 import { formatQuantity } from '../../../core/quantity/format';
 import { NumberField } from '../../fields/number-field';
@@ -70,12 +70,7 @@ function MatchLiked({ layout, rigId, light }: CompareLightsProps) {
           )}
           {match && match.level !== null && (
             <Button
-              onClick={() =>
-                edit('Dimmed to match', (draft) => {
-                  for (const row of Object.values(draft.rigs[rigId].rows))
-                    row.level = Math.min(1, row.level * match.level!);
-                })
-              }
+              onClick={() => edit('Dimmed to match', (draft) => dimRows(draft.rigs[rigId], match.level!))}
             >
               Dim to match
             </Button>

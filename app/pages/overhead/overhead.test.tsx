@@ -14,7 +14,7 @@ import { OnFeeds } from './on-feeds';
 import { NewRig } from './new-rig';
 import { PowerFigures } from './power-figures';
 import { RigFields } from './rig-fields';
-import { labelled, levels, RigMap } from './rig-map';
+import { clearDepths, labelled, levels, RigMap } from './rig-map';
 import { RigSection } from './rig-section';
 import { RowFields } from './row-fields';
 import type { Layout } from '../../../core/document/layout';
@@ -50,10 +50,16 @@ describe('pictures of a rig', () => {
   test('figures on contour lines keep clear of one another', () => {
     const line = (value: number, x: number) => ({ value, coordinates: [[[[x, 4]]]] });
     const bands = [line(0.5, 19), line(100, 19), line(200, 18), line(300, 14), line(400, 4)];
-    const map = { columns: 20, rows: 10 };
     // What crosses on the left alone has none; nor what lies within three of one that has.
-    expect(labelled(bands, map, 3).map((l) => l.level)).toEqual([100, 300]);
-    expect(labelled(bands, map, 0.5).map((l) => l.level)).toEqual([100, 200, 300]);
+    expect(labelled(bands, 20, [8, 4], 3).map((l) => l.level)).toEqual([100, 300]);
+    expect(labelled(bands, 20, [8, 4], 0.5).map((l) => l.level)).toEqual([100, 200, 300]);
+    // Half its own room from the edge at least.
+    expect(labelled(bands, 20, [8, 4], 3)[0].x).toBe(18.5);
+  });
+  test('and of the rows', () => {
+    expect(clearDepths([150, 250], 450)).toEqual([350, 75, 200]);
+    expect(clearDepths([100, 380, 900], 450)).toEqual([240, 50, 415]);
+    expect(clearDepths([], 450)).toEqual([225]);
   });
   test('from the side a lamp that is seen has its sight marked', () => {
     useLayoutStore.getState().edit('No fascia', (draft) => void (draft.rigs[rigId].fascia = null));

@@ -42,21 +42,34 @@ const pathOf = (rings: readonly Ring[], scale: number): string =>
     )
     .join('');
 
-/** Where each contour line crosses the middle of the boards on the right; one too near to another goes without its figure. */
+/** The middles of strips of boards over which no row hangs, the widest first: depths at which figures stand clear, in millimetres. */
+export function clearDepths(depths: readonly number[], depth: number): number[] {
+  const edges = [0, ...depths.filter((d) => d > 0 && d < depth).sort((a, b) => a - b), depth];
+  return edges
+    .slice(1)
+    .map((edge, i) => ({ middle: (edge + edges[i]) / 2, wide: edge - edges[i] }))
+    .sort((a, b) => b.wide - a.wide)
+    .map((strip) => strip.middle);
+}
+
+/**
+ * Where each contour line crosses the first of some depths that it crosses on the right, all in places of
+ * the map; one too near to another goes without its figure, and none stands over the edge.
+ */
 export function labelled(
   bands: readonly { readonly value: number; readonly coordinates: unknown }[],
-  { columns, rows }: Pick<RigLight['map'], 'columns' | 'rows'>,
+  columns: number,
+  depths: readonly number[],
   apart: number,
 ): { readonly level: number; readonly x: number; readonly y: number }[] {
   const labels: { level: number; x: number; y: number }[] = [];
   for (const { value, coordinates } of bands.slice(1)) {
-    const point = ((coordinates as Ring[][]).flat() as Ring[])
-      .flat()
-      .filter(([x]) => x > columns * 0.5)
-      .sort((a, b) => Math.abs(a[1] - rows * 0.42) - Math.abs(b[1] - rows * 0.42))
-      .at(0);
-    if (!point || labels.some((l) => Math.abs(l.x - point[0]) < apart)) continue;
-    labels.push({ level: value, x: point[0], y: point[1] });
+    const right = ((coordinates as Ring[][]).flat() as Ring[]).flat().filter(([x]) => x > columns * 0.5);
+    const point = depths
+      .map((depth) => right.find(([, y]) => Math.abs(y - depth) <= 0.5))
+      .find((p) => p !== undefined);
+    if (!point || labels.some((l) => Math.hypot(l.x - point[0], l.y - point[1]) < apart)) continue;
+    labels.push({ level: value, x: Math.min(point[0], columns - apart / 2), y: point[1] });
   }
   return labels;
 }
@@ -78,7 +91,16 @@ export function RigMap({ rig, light, chosen, onChoose }: RigMapProps) {
   const cell = map.stepMillimetres * scale;
   const left = (room.width - area.width * scale) / 2;
   const white = screenColour(light.xy);
-  const labels = labelled(bands, map, LABEL_APART / cell);
+  const clear = clearDepths(
+    Object.values(rig.rows).map((r) => r.depthMillimetres),
+    area.depth,
+  );
+  const labels = labelled(
+    bands,
+    map.columns,
+    clear.map((d) => d / map.stepMillimetres),
+    LABEL_APART / cell,
+  );
   return (
     <svg
       ref={element}

@@ -1,6 +1,13 @@
 import { LOADED_SHARE } from '../../supply';
 import { formatQuantity } from '../../quantity/format';
-import { LEAST_SHARE, MOST_WARMER, PLUG_ABOVE, plugRatings, unitAmps } from '../../overhead/limits';
+import {
+  LEAST_SHARE,
+  MOST_WARMER,
+  PLUG_ABOVE,
+  plugRatings,
+  QUICK_HERTZ,
+  unitAmps,
+} from '../../overhead/limits';
 import { bySection, BUNDLE_SHARE, feedWires } from '../../part/feed-wire';
 import type { eachRow } from './rig-rule';
 import { rigPath, type RigRule } from './rig-rule';
@@ -205,9 +212,6 @@ export const rigHeat: RigRule = {
     });
   },
 };
-
-/** From this rate on no modulation is more than low risk (IEEE 1789-2015). */
-const QUICK_HERTZ = 3000;
 
 /** Dimming by pulses slow enough to tire an eye. */
 export const rigFlicker: RigRule = {

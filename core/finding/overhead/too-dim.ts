@@ -2,7 +2,7 @@ import { freeId } from '../../document/usual-supply';
 import { formatQuantity } from '../../quantity/format';
 import { SEEN_LIGHTNESS } from '../../light/difference';
 import { eyeSteps } from '../../overhead/light';
-import { matchOf } from '../../overhead/match';
+import { dimRows, matchOf } from '../../overhead/match';
 import { overheadLamps } from '../../part/overhead-lamp';
 import { eachRow, rigPath, type RigRule } from './rig-rule';
 import type { Cure } from '../finding';
@@ -32,8 +32,8 @@ export const tooDim: RigRule = {
           figures,
           cures: [
             {
-              label: `Dim all rows to ${Math.round(100 * match.times)} % of now`,
-              recipe: eachRow(rigId, (row) => (row.level = Math.min(1, row.level * match.times))),
+              label: `Dim all rows to ${Math.max(0, Math.round(100 * match.times))} % of now`,
+              recipe: (draft) => dimRows(draft.rigs[rigId], match.times),
             },
           ],
         },
@@ -42,7 +42,7 @@ export const tooDim: RigRule = {
     if (match.level !== null)
       cures.push({
         label: 'Dim the rows less',
-        recipe: eachRow(rigId, (row) => (row.level = Math.min(1, row.level * match.times))),
+        recipe: (draft) => dimRows(draft.rigs[rigId], match.times),
       });
     const { ofRow } = match;
     if (ofRow !== null && match.more > 0 && match.more <= 6)
