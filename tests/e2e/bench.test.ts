@@ -117,20 +117,7 @@ describe('work on the bench', () => {
     await context.close();
   });
 
-  test('wanted brightness in words proposes a resistor, and a press fits it', async () => {
-    const { page, context } = await visit(browser, host.base + bench);
-    await pick(page, /^Showroom/);
-    const fit = page.getByTestId('proposal').getByRole('button', { name: /^Fit/ });
-    await fit.waitFor();
-    const offered = (await fit.innerText()).replace('Fit ', '');
-    await expect.poll(() => fit.isEnabled()).toBe(true);
-    await fit.click();
-    await expect.poll(() => page.getByLabel('A resistor for each lamp').inputValue()).toBe(offered);
-    await page.getByText(/as near to the wanted light/).waitFor();
-    await context.close();
-  });
-
-  test('a field refuses what it cannot take, beside the field, and the last good value stays in force', async () => {
+  test('a value that cannot be is refused beside its field; one that can is marked while it is worked out; a wanted light proposes one, and a press fits it', async () => {
     const { page, context } = await visit(browser, host.base + bench);
     await judged(page);
     const drawn = await figure(page, 'drawn');
@@ -152,12 +139,6 @@ describe('work on the bench', () => {
     await page.keyboard.press('Escape');
     await expect.poll(() => field.inputValue()).toBe('3.3 kΩ');
     await expect.poll(() => page.getByRole('alert').count()).toBe(0);
-    await context.close();
-  });
-
-  test('while it is being worked out again a figure is marked', async () => {
-    const { page, context } = await visit(browser, host.base + bench);
-    await judged(page);
     await page.evaluate(() => {
       const seen = { stale: false };
       (globalThis as unknown as { seen: typeof seen }).seen = seen;
@@ -169,6 +150,15 @@ describe('work on the bench', () => {
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => (globalThis as unknown as { seen: { stale: boolean } }).seen.stale);
     await page.waitForFunction(() => !document.querySelector('.stage-figures .stale'));
+    const fit = page.getByTestId('proposal').getByRole('button', { name: /^Fit/ });
+    const before = await fit.innerText();
+    await pick(page, /^Showroom/);
+    await expect.poll(() => fit.innerText()).not.toBe(before);
+    const offered = (await fit.innerText()).replace('Fit ', '');
+    await expect.poll(() => fit.isEnabled()).toBe(true);
+    await fit.click();
+    await expect.poll(() => page.getByLabel('A resistor for each lamp').inputValue()).toBe(offered);
+    await page.getByText(/as near to the wanted light/).waitFor();
     await context.close();
   });
 });
