@@ -1,5 +1,6 @@
 import { Button, Slider } from 'antd';
 import { PlusOutlined } from '@ant-design/icons';
+import { useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { formatQuantity } from '../../../core/quantity/format';
 import {
@@ -38,6 +39,8 @@ interface EveningPanelProps {
 export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const { evening } = layout;
+  /** A span while a hand moves it: nothing of it changes, or is gone, before it is let go. */
+  const [held, setHeld] = useState<{ readonly id: string; readonly spans: Spans } | null>(null);
   const taking = new Map(
     inOrder(layout.jobs).flatMap(({ id }): [string, Taking[]][] => {
       const job = solved.get(id);
@@ -92,11 +95,12 @@ export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelPr
               `evening ${id}`,
             );
           const more = litOnceMore(evening, id);
+          const shown = held?.id === id ? held.spans : spans;
           return (
             <div className="evening-row" key={id}>
               <span id={`lit-${id}`}>{name}</span>
               <div className="evening-spans">
-                {(spans.length > 0 ? spans : [NEVER]).map(([from, to], i) => (
+                {(shown.length > 0 ? shown : [NEVER]).map(([from, to], i) => (
                   <Slider
                     key={i}
                     range
@@ -107,13 +111,19 @@ export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelPr
                     step={STEP_MINUTES}
                     value={[from, to]}
                     tooltip={{ open: false }}
-                    onChange={([a, b]) => set([...spans.slice(0, i), [a, b], ...spans.slice(i + 1)])}
+                    onChange={([a, b]) =>
+                      setHeld({ id, spans: [...shown.slice(0, i), [a, b], ...shown.slice(i + 1)] })
+                    }
+                    onChangeComplete={([a, b]) => {
+                      setHeld(null);
+                      set([...shown.slice(0, i), [a, b], ...shown.slice(i + 1)]);
+                    }}
                   />
                 ))}
               </div>
               <output>
-                {spans.length > 0
-                  ? spans.map(([from, to]) => `${time(from)}–${time(to)}`).join(', ')
+                {shown.length > 0
+                  ? shown.map(([from, to]) => `${time(from)}–${time(to)}`).join(', ')
                   : 'dark'}
               </output>
               <Button

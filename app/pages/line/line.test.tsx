@@ -96,11 +96,14 @@ describe('the line in plan', () => {
 });
 
 describe('the evening', () => {
+  const press = (handle: HTMLElement, key: 'ArrowLeft' | 'ArrowRight'): boolean =>
+    fireEvent.keyDown(handle, { key, keyCode: key === 'ArrowLeft' ? 37 : 39 });
   test('times of day run over midnight', () => expect(clockWords(1430 + 20)).toBe('00:10'));
   test('a job’s hours are changed by its handles, one step undone at once', () => {
     render(<EveningPanel layout={now()} solved={solved(now())} atMinutes={0} onAt={() => undefined} />);
     const [from] = screen.getAllByRole('slider', { name: 'Quay starter' });
-    fireEvent.keyDown(from, { key: 'ArrowRight', keyCode: 39 });
+    press(from, 'ArrowRight');
+    fireEvent.keyUp(from, { key: 'ArrowRight', keyCode: 39 });
     expect(now().evening.lit['quay-starter']).toEqual([
       { fromMinutes: 5, toMinutes: now().evening.lastsMinutes },
     ]);
@@ -124,10 +127,29 @@ describe('the evening', () => {
     // Two handles each.
     expect(screen.getAllByRole('slider', { name: 'Quay starter' })).toHaveLength(4);
     const last = screen.getAllByRole('slider', { name: 'Quay starter' })[3];
-    fireEvent.keyDown(last, { key: 'ArrowRight', keyCode: 39 });
+    press(last, 'ArrowRight');
+    fireEvent.keyUp(last, { key: 'ArrowRight', keyCode: 39 });
     const [, second] = now().evening.lit['quay-starter'];
     expect(second.toMinutes - second.fromMinutes).toBe(45);
     expect(now().evening.lit['quay-starter'][0]).toEqual({ fromMinutes: 0, toMinutes: 60 });
+  });
+  test('what is drawn to nothing stays under the hand until it is let go', () => {
+    useLayoutStore.getState().edit('Twice', (draft) => {
+      draft.evening.lit['quay-starter'] = [
+        { fromMinutes: 0, toMinutes: 10 },
+        { fromMinutes: 60, toMinutes: 90 },
+      ];
+    });
+    const { lit } = now().evening;
+    const handles = () => screen.getAllByRole('slider', { name: 'Quay starter' });
+    render(<EveningPanel layout={now()} solved={solved(now())} atMinutes={0} onAt={() => undefined} />);
+    press(handles()[1], 'ArrowLeft');
+    press(handles()[1], 'ArrowLeft');
+    expect(handles()).toHaveLength(4);
+    expect(screen.getByText(/^(\d\d:\d\d)–\1, /)).toBeDefined();
+    expect(now().evening.lit).toBe(lit);
+    fireEvent.keyUp(handles()[1], { key: 'ArrowLeft', keyCode: 37 });
+    expect(now().evening.lit['quay-starter']).toEqual([{ fromMinutes: 60, toMinutes: 90 }]);
   });
   test('each supply tells its most and its energy', () => {
     render(<EveningPanel layout={now()} solved={solved(now())} atMinutes={0} onAt={() => undefined} />);
