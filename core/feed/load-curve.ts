@@ -101,11 +101,15 @@ export function jobCurve(layout: Layout, jobId: string, supplyId: string): LoadC
       const beside = supplyIdsOf(job).slice(1).includes(supplyId);
       const bench = benchOf(set as Layout, jobId, beside ? {} : { supplyId });
       const readings = usualReadings(bench);
-      const source = sourcesOf(bench).find((s) => s.supplyId === supplyId && s.beside === beside)!;
-      const own = (lamps ??= lampsOn(bench, source));
+      // The job's own and one beside it may be the same supply: both pairs come from it.
+      const sources = sourcesOf(bench).filter((s) => s.supplyId === supplyId);
+      const own = (lamps ??= new Set(sources.flatMap((s) => [...lampsOn(bench, s)])));
+      const amps = sources.map((s) =>
+        !s.beside && supply.kind === 'ac-track' ? readings.supplyRmsAmps : deliveredBy(readings, s).amps.mean,
+      );
       return {
         volts,
-        amps: supply.kind === 'ac-track' ? readings.supplyRmsAmps : deliveredBy(readings, source).amps.mean,
+        amps: amps.reduce((sum, a) => sum + a, 0),
         lumens: readings.dies.filter((d) => own.has(d.lampId)).reduce((sum, d) => sum + d.lumens, 0),
       };
     });

@@ -198,6 +198,21 @@ describe('the tail lamps of a coach on a cell', () => {
     const own = deliveredBy(usualReadings(benchOf(bus, demoJob)), sourcesOf(benchOf(bus, demoJob))[1]);
     expect(curve.amps[curve.volts.indexOf(12)] / own.amps.mean).toBeCloseTo(1, 1);
   });
+  test('where the job’s own is set to the one beside it, all of it draws from that one, on the plan too', () => {
+    const both = beside(train, demoJob, first.id, 'layout-bus', (draft) => {
+      draft.jobs[demoJob].supplyId = OWN;
+    });
+    const alone = change(both, (draft) => putOnSupply(anyJobIn(draft, demoJob), first.id, null)).layout;
+    const [two, one] = [both, alone].map((of) => jobCurve(of, demoJob, OWN)!);
+    const drawn = sourcesOf(benchOf(both, demoJob)).map(
+      (s) => deliveredBy(usualReadings(benchOf(both, demoJob)), s).amps.mean,
+    );
+    expect(drawn).toHaveLength(2);
+    const at = two.volts.indexOf(12);
+    expect(two.amps[at] / (drawn[0] + drawn[1])).toBeCloseTo(1, 1);
+    // Not half of its lamps only.
+    expect(two.lumens[at]).toBeGreaterThan(0.9 * one.lumens[at]);
+  });
   test('empties the cell and leaves the rest as it is', () => {
     const life = cellLifeStudy(bench)!;
     expect(life.source.supplyId).toBe(OWN);
