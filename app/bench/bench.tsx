@@ -62,10 +62,10 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
     },
     [apply],
   );
-  const onPreview = useCallback(
-    (remedy: Remedy | null): void => setPreview(remedy ? { remedy, of: open } : null),
-    [open],
-  );
+  const onPreview = useCallback((remedy: Remedy | null): void => {
+    const of = useLayoutStore.getState().layout;
+    setPreview(remedy && of ? { remedy, of } : null);
+  }, []);
   const { bench } = solved;
   const onState = useCallback(
     (state: State): void => control(jobId, { power: true, set: handFor(bench, state) }),
