@@ -9,6 +9,7 @@ import { useRunStore } from '../../store/run-store';
 import { useRoom } from '../use-room';
 import { GroundLight } from './ground-light';
 import { useMemo, type ReactNode } from 'react';
+import { DrawnNow } from '../drawn-now';
 import type { Scenery } from '../../../core/document/scenery-record';
 import type { AnyJob } from '../../../core/document/layout';
 import type { PanelProps } from '../../kinds/face';
@@ -87,17 +88,11 @@ export function SceneryStage({ of, lengthMillimetres, topMillimetres, children, 
 /** What it draws, and the light below its lamps where they light the ground. */
 export function SceneryFigures({ solved, hand }: PanelProps<AnyJob & Scenery>) {
   const { readings, bench } = solved;
-  const drawn = quantityParts(hand.power ? (readings?.supplyAmps.mean ?? 0) : 0, 'amp');
   const pool = readings && hand.power ? groundPool(bench, readings) : null;
   const under = pool && quantityParts(pool.mostLux, 'lux', { significant: 2 });
   return (
     <dl className="stage-figures">
-      <div>
-        <dt>drawn now</dt>
-        <dd data-figure="drawn">
-          {drawn.number} <small>{drawn.symbol}</small>
-        </dd>
-      </div>
+      <DrawnNow solved={solved} hand={hand} />
       {under && (
         <div>
           <dt>most on the ground</dt>

@@ -1,6 +1,7 @@
-import { formatQuantity, quantityParts } from '../../../core/quantity/format';
+import { formatQuantity } from '../../../core/quantity/format';
 import { useFading } from '../../bench/use-fading';
 import { DisplayOnStand } from './display-on-stand';
+import { DrawnNow } from '../../drawings/drawn-now';
 import type { DisplayModelRecord } from '../../../core/kinds/display-model/record';
 import type { PanelProps } from '../face';
 
@@ -34,15 +35,9 @@ export function DisplayScene(props: PanelProps<DisplayModelRecord>) {
 /** What it draws, and how long it holds its light. */
 export function DisplayFigures({ solved, hand }: PanelProps<DisplayModelRecord>) {
   const { body } = solved.bench.job;
-  const drawn = quantityParts(hand.power ? (solved.readings?.supplyAmps.mean ?? 0) : 0, 'amp');
   return (
     <dl className="stage-figures">
-      <div>
-        <dt>drawn now</dt>
-        <dd data-figure="drawn">
-          {drawn.number} <small>{drawn.symbol}</small>
-        </dd>
-      </div>
+      <DrawnNow solved={solved} hand={hand} />
       <div>
         <dt>length</dt>
         <dd>

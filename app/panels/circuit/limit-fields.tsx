@@ -25,17 +25,20 @@ export function LimitFields({ layout, jobId, job, solved, circuitId, apart = fal
   const change = (label: string, recipe: (j: Draft<AnyJob>) => void): void =>
     edit(label, (draft) => recipe(anyJobIn(draft, jobId)));
   const { parts } = solved.bench.assembly;
-  const heat = (of: (p: Part) => boolean): string =>
-    formatQuantity(
-      Math.max(
-        0,
-        ...parts
-          .filter((p) => p.kind === 'resistor' && p.circuit === circuitId && of(p))
-          .map((p) => solved.readings?.parts.get(p.id)?.watts ?? 0),
-      ),
-      'watt',
-      { significant: 2 },
-    );
+  /** Of what is solved already. */
+  const heat = (of: (p: Part) => boolean): string | undefined =>
+    solved.readings === null
+      ? undefined
+      : formatQuantity(
+          Math.max(
+            0,
+            ...parts
+              .filter((p) => p.kind === 'resistor' && p.circuit === circuitId && of(p))
+              .map((p) => solved.readings?.parts.get(p.id)?.watts ?? 0),
+          ),
+          'watt',
+          { significant: 2 },
+        );
   if (circuit.limit === 'none') return null;
   if (circuit.limit === 'limiter') {
     const limiter = parts.find((p) => p.kind === 'limiter' && p.circuit === circuitId);

@@ -90,9 +90,11 @@ export function WantedLight({ layout, jobId, solved }: CoachProps) {
         data-testid="proposal"
       >
         <p>
-          {offered?.by === 'current'
-            ? `Now ${formatQuantity(meanAmps, 'amp')} a lamp. `
-            : `Now ${formatQuantity(lux, 'lux')}: ${lux > 0 ? nearestWord(lux).name.toLowerCase() : 'dark'}. `}
+          {solved.readings === null && solved.failure === null
+            ? ''
+            : offered?.by === 'current'
+              ? `Now ${formatQuantity(meanAmps, 'amp')} a lamp. `
+              : `Now ${formatQuantity(lux, 'lux')}: ${lux > 0 ? nearestWord(lux).name.toLowerCase() : 'dark'}. `}
           {offered && fitted(offered.figure) ? (
             `That is as near to the wanted light as ${offered.limit === 'limiter' ? 'a limiter' : offered.from === 'drawer' ? 'the drawer' : 'E12 values'} come${offered.limit === 'limiter' || offered.from === 'drawer' ? 's' : ''}.`
           ) : offered ? (

@@ -1,5 +1,5 @@
 import { prototypeMetres } from '../../../../core/quantity/scale';
-import { quantityParts, formatQuantity } from '../../../../core/quantity/format';
+import { formatQuantity } from '../../../../core/quantity/format';
 import { useFading } from '../../../bench/use-fading';
 import { useRunStore } from '../../../store/run-store';
 import { coachLightOf } from '../coach-light';
@@ -7,6 +7,7 @@ import { coachShape } from './coach-shape';
 import { useRoom } from '../../../drawings/use-room';
 import { CoachOnStage, roofLift } from './coach-on-stage';
 import { ViewSwitches } from '../../../bench/view-switches';
+import { DrawnNow } from '../../../drawings/drawn-now';
 import type { CoachRecord } from '../../../../core/kinds/coach/record';
 import type { PowerCutStudy } from '../../../../core/study/power-cut';
 import type { PanelProps } from '../../face';
@@ -91,16 +92,9 @@ export function CoachFigures(props: PanelProps<CoachRecord>) {
   const windows = (side === 'far' ? light?.far : light?.near) ?? [];
   const dimmest = Math.min(...windows.filter((w) => !w.leftDark).map((w) => w.lightness));
   const now = hand.playing ? live.now : null;
-  const amps = now ? now.supplyAmps : hand.power ? (solved.readings?.supplyAmps.mean ?? 0) : 0;
-  const drawn = quantityParts(amps, 'amp');
   return (
     <dl className="stage-figures">
-      <div>
-        <dt>drawn now</dt>
-        <dd data-figure="drawn">
-          {drawn.number} <small>{drawn.symbol}</small>
-        </dd>
-      </div>
+      <DrawnNow solved={solved} hand={hand} liveAmps={now?.supplyAmps} />
       <div className={cut.stale ? 'stale' : undefined}>
         <dt>{hand.power ? 'holds its light' : 'without power'}</dt>
         <dd data-figure="hold" title={cut.stale ? 'being worked out' : undefined}>

@@ -1,5 +1,5 @@
 import { shareOfLightness } from '../../../../core/light/lightness';
-import { formatQuantity, quantityParts } from '../../../../core/quantity/format';
+import { formatQuantity } from '../../../../core/quantity/format';
 import { prototypeMetres } from '../../../../core/quantity/scale';
 import { directionIn } from '../../../../core/supply/state';
 import { shownAt } from '../../../../core/kinds/locomotive/shown';
@@ -9,6 +9,7 @@ import { EndView } from './end-view';
 import { lampGlows, type LampGlow } from './lamp-glow';
 import { SideView } from './side-view';
 import { vehicleShape } from './vehicle-shape';
+import { DrawnNow } from '../../../drawings/drawn-now';
 import type { End } from '../../../../core/document/ends';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
 import type { PanelProps } from '../../face';
@@ -54,16 +55,10 @@ export function LocomotiveScene(props: PanelProps<LocomotiveRecord>) {
 
 /** What it draws, and which way it runs. */
 export function LocomotiveFigures({ solved, hand }: PanelProps<LocomotiveRecord>) {
-  const drawn = quantityParts(hand.power ? (solved.readings?.supplyAmps.mean ?? 0) : 0, 'amp');
   const runs = directionIn(solved.state) === 'forward' ? '← to A' : 'to B →';
   return (
     <dl className="stage-figures">
-      <div>
-        <dt>drawn now</dt>
-        <dd data-figure="drawn">
-          {drawn.number} <small>{drawn.symbol}</small>
-        </dd>
-      </div>
+      <DrawnNow solved={solved} hand={hand} />
       <div>
         <dt>it runs</dt>
         <dd className="in-words" data-figure="runs">
