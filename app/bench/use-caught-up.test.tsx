@@ -85,3 +85,14 @@ test('what is below the stage waits until that stands, and not for long', () => 
   act(() => void vi.advanceTimersToNextFrame());
   expect(button().textContent).toBe('two white, two red');
 });
+
+test('what changes before every frame is followed all the same', () => {
+  vi.useFakeTimers();
+  const { edit, button } = laid();
+  for (let volts = 1; volts <= 3; volts++) {
+    act(() => edit(`${volts} V`));
+    act(() => edit(`${volts}.5 V`));
+    act(() => void vi.advanceTimersToNextFrame());
+    expect(button().textContent).toBe(`${volts}.5 V`);
+  }
+});

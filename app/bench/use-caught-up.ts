@@ -22,13 +22,23 @@ export function useCaughtUp<T>(
 } {
   const [held, setHeld] = useState(now);
   const newest = useRef(now);
+  const frame = useRef(0);
   useEffect(() => {
     newest.current = now;
-    if (!stands || held === now) return;
-    // The frame that shows the stage is drawn before anything else is begun.
-    const frame = requestAnimationFrame(() => setHeld(now));
-    return () => cancelAnimationFrame(frame);
+    if (!stands || held === now || frame.current !== 0) return;
+    // The frame that shows the stage is drawn before anything else is begun; what moves in every frame is followed.
+    frame.current = requestAnimationFrame(() => {
+      frame.current = 0;
+      setHeld(newest.current);
+    });
   }, [now, stands, held]);
+  useEffect(
+    () => () => {
+      cancelAnimationFrame(frame.current);
+      frame.current = 0;
+    },
+    [],
+  );
   useEffect(() => {
     if (stands) return;
     const timer = setInterval(() => setHeld(newest.current), MOST_HELD_MS);
