@@ -111,7 +111,12 @@ function Search({ layout, jobId, now }: SearchProps) {
                 inForce(p) ? (
                   'as it stands'
                 ) : (
-                  <Button size="small" onClick={() => apply('Parts of the flasher', p.patches as Patch[])}>
+                  <Button
+                    size="small"
+                    // Those of another wish cannot be taken for these.
+                    disabled={found.stale}
+                    onClick={() => apply('Parts of the flasher', p.patches as Patch[])}
+                  >
                     Take these
                   </Button>
                 ),

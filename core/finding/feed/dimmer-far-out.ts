@@ -2,6 +2,7 @@ import { formatQuantity } from '../../quantity/format';
 import { nextThicker } from '../../part/feed-wire';
 import { waysFrom } from '../../feed/hangs-on';
 import { placePath, type FeedRule } from './feed-rule';
+import { feedToMiddle, secondSupply } from './nearer-feed';
 import type { Cure } from '../finding';
 import type { Layout } from '../../document/layout';
 
@@ -105,7 +106,12 @@ export const dimmerFarOut: FeedRule = {
           terminals: [],
           subject: { part: dimmest.id },
           figures: [{ is: apart, limit: FORGIVEN, unit: 'of 100' as const }],
-          cures: [[thicker(1), thicker(2), thicker(3)], ring],
+          cures: [
+            [thicker(1), thicker(2), thicker(3)],
+            ring,
+            feedToMiddle(layout, { place: dimmest.id, way }),
+            secondSupply(layout, { place: dimmest.id, way }, supplyId),
+          ],
         },
       ];
     });
