@@ -55,6 +55,7 @@ export function WaysPicture({ layout, jobId }: PictureProps) {
               ) : (
                 <Button
                   size="small"
+                  disabled={ways.stale}
                   onClick={() => apply(`Joined by: ${hookUps[w.name].name}`, w.patches as Patch[])}
                 >
                   Join it so
