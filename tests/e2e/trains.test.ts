@@ -67,7 +67,7 @@ describe('a sleeping coach with a side corridor, as a new user would', () => {
 describe('the boat train', () => {
   test('is on the line with its totals; one coach is bluer, and all are matched to another', async () => {
     const { page, context, troubles } = await visit(browser, host.base);
-    await page.getByRole('link', { name: /Boat train/ }).click();
+    await page.locator('a.job-card', { hasText: 'Boat train' }).click();
     await judged(page);
     await expect.poll(() => figure(page, 'draw-track')).toMatch(/47\.\d mA.*bulbs 6\d\d mA/s);
     await expect.poll(() => finding(page, 'train-looks').count()).toBe(3);
