@@ -243,8 +243,12 @@ describe('what needs attention', () => {
     expect(onApply).toHaveBeenCalledOnce();
   });
   test('while it is judged anew nothing can be applied; when all is well it says so', () => {
+    const asleep = (): boolean =>
+      screen.getByRole('button', { name: 'A 1/2 W body' }).closest('fieldset')!.disabled;
     const { rerender } = render(panel({ stale: true }));
-    expect((screen.getByRole('button', { name: 'A 1/2 W body' }) as HTMLButtonElement).disabled).toBe(true);
+    expect(asleep()).toBe(true);
+    rerender(panel({ stale: false }));
+    expect(asleep()).toBe(false);
     rerender(panel({ findings: [] }));
     expect(screen.getByText('Nothing does')).toBeDefined();
   });

@@ -66,7 +66,8 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
     const of = useLayoutStore.getState().layout;
     setPreview(remedy && of ? { remedy, of } : null);
   }, []);
-  const { bench } = solved;
+  // With what the pictures show, which is drawn after the stage.
+  const { bench } = below.solved;
   const onState = useCallback(
     (state: State): void => control(jobId, { power: true, set: handFor(bench, state) }),
     [control, jobId, bench],

@@ -1,5 +1,5 @@
 import { Button, ConfigProvider, Segmented, Switch } from 'antd';
-import { lazy, Suspense, useId } from 'react';
+import { lazy, memo, Suspense, useId } from 'react';
 import { handFor, inputsForHand } from '../../core/study/hand';
 import { PRESSES } from '../../core/supply/drivers/decoder';
 import {
@@ -10,9 +10,10 @@ import {
   type Setting,
   type State,
 } from '../../core/supply/state';
-import { supplyKind, type Supply } from '../../core/supply';
-import { useRunStore } from '../store/run-store';
+import { supplyKind } from '../../core/supply';
+import { useRunStore, type JobHand } from '../store/run-store';
 import { night } from '../theme/theme';
+import { useSame } from './use-same';
 import type { PanelProps } from '../kinds/face';
 
 /** Few jobs have a throttle: its slider is fetched where there is one. */
@@ -20,25 +21,54 @@ const RangeControl = lazy(async () => ({ default: (await import('./range-control
 
 /** What the hand is on: the supply it stands on, power, and whatever the job's inputs give to set. */
 export function ControlsCard({ jobId, layout, job, solved, hand }: PanelProps) {
+  const { bench } = solved;
+  const state = handFor(bench, solved.state);
+  const kind = supplyKind(bench.supply);
+  const of = useSame<ControlsProps>({
+    jobId,
+    supplyId: bench.supplyId,
+    supplies: suppliesOf(job, layout.supplies).map((id) => ({
+      id,
+      name: supplyKind(layout.supplies[id]).name,
+    })),
+    supplyName: kind.name,
+    supplyWords: kind.words(bench.supply, { throttle: throttleIn(state), direction: directionIn(state) }),
+    inputs: inputsForHand(bench),
+    state,
+    hand: { power: hand.power, set: hand.set },
+  });
+  return <Controls of={of} />;
+}
+
+interface ControlsProps {
+  readonly jobId: string;
+  readonly supplyId: string;
+  readonly supplies: readonly { readonly id: string; readonly name: string }[];
+  readonly supplyName: string;
+  readonly supplyWords: string;
+  readonly inputs: readonly Input[];
+  readonly state: State;
+  readonly hand: Pick<JobHand, 'power' | 'set'>;
+}
+
+/** Most edits leave the controls as they are, and what is solved anew comes often: they are drawn for what they say alone. */
+const Controls = memo(function Controls({ of }: { readonly of: ControlsProps }) {
+  const { jobId, inputs, state, hand, supplies, supplyId } = of;
   const control = useRunStore((s) => s.control);
   const setInput = useRunStore((s) => s.setInput);
   const id = useId();
-  const { bench } = solved;
-  const state = handFor(bench, solved.state);
-  const inputs = inputsForHand(bench);
   const keys = inputs
     .filter((i) => i.with !== undefined || i.id === PRESSES)
     .sort((a, b) => keyNumber(a) - keyNumber(b));
   const set = (input: string, setting: Setting): void => setInput(jobId, input, setting);
-  const supplies = suppliesOf(job, layout.supplies);
   return (
     <ConfigProvider theme={night}>
       <div className="stage-controls">
         {supplies.length > 1 ? (
           <Segmented
             aria-label="Set it on"
-            options={supplies.map((s) => ({ value: s, label: supplyKind(layout.supplies[s]).name }))}
-            value={bench.supplyId}
+            options={supplies.map((s) => ({ value: s.id, label: s.name }))}
+            value={supplyId}
             onChange={(supplyId) => {
               const { [THROTTLE]: left, ...kept } = hand.set;
               void left;
@@ -46,7 +76,10 @@ export function ControlsCard({ jobId, layout, job, solved, hand }: PanelProps) {
             }}
           />
         ) : (
-          <SupplyRow supply={bench.supply} state={state} />
+          <div className="row">
+            <span className="head">{of.supplyName}</span>
+            <code>{of.supplyWords.replace(/^(DCC|DC|AC|bus) /, '').replace(/ (forward|reverse)$/, '')}</code>
+          </div>
         )}
         <div className="row">
           <span id={`${id}-power`}>Power</span>
@@ -71,7 +104,7 @@ export function ControlsCard({ jobId, layout, job, solved, hand }: PanelProps) {
       </div>
     </ConfigProvider>
   );
-}
+});
 
 type Supplies = PanelProps['layout']['supplies'];
 
@@ -79,17 +112,6 @@ type Supplies = PanelProps['layout']['supplies'];
 function suppliesOf(job: PanelProps['job'], supplies: Supplies): string[] {
   const other: unknown = job.otherSupplyId;
   return [job.supplyId, ...(typeof other === 'string' && Object.hasOwn(supplies, other) ? [other] : [])];
-}
-
-function SupplyRow({ supply, state }: { readonly supply: Supply; readonly state: State }) {
-  const kind = supplyKind(supply);
-  const words = kind.words(supply, { throttle: throttleIn(state), direction: directionIn(state) });
-  return (
-    <div className="row">
-      <span className="head">{kind.name}</span>
-      <code>{words.replace(/^(DCC|DC|AC|bus) /, '').replace(/ (forward|reverse)$/, '')}</code>
-    </div>
-  );
 }
 
 /** "F6" and "Presses of F6" in the order of their numbers. */

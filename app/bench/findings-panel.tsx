@@ -45,30 +45,52 @@ export const FindingsPanel = memo(function FindingsPanel({
       )}
       {findings.map((f) => (
         <article key={f.id} className={`finding ${f.severity}`} data-rule={f.rule}>
-          <span className="severity">{severityNames[f.severity]}</span>
-          <h3>{f.title}</h3>
-          <p>{f.sentence}</p>
-          <More label="Why">{f.reason}</More>
+          <Told finding={f} />
           {f.remedies.length > 0 && (
-            <div className="cures">
+            // Asleep as one: an edit puts every press here to sleep, and draws none of them anew for it.
+            <fieldset className="cures" disabled={stale}>
               {f.remedies.map((r) => (
-                <div className="cure" key={r.label}>
-                  <Button type="primary" disabled={stale} onClick={() => onApply(r)}>
-                    {r.label}
-                  </Button>
-                  <Button
-                    disabled={stale}
-                    aria-pressed={previewed === r}
-                    onClick={() => onPreview(previewed === r ? null : r)}
-                  >
-                    {previewed === r ? 'Back' : 'Look first'}
-                  </Button>
-                </div>
+                <Cure
+                  key={r.label}
+                  remedy={r}
+                  isPreviewed={previewed === r}
+                  onPreview={onPreview}
+                  onApply={onApply}
+                />
               ))}
-            </div>
+            </fieldset>
           )}
         </article>
       ))}
     </aside>
+  );
+});
+
+const Told = memo(function Told({ finding }: { readonly finding: Finding }) {
+  return (
+    <>
+      <span className="severity">{severityNames[finding.severity]}</span>
+      <h3>{finding.title}</h3>
+      <p>{finding.sentence}</p>
+      <More label="Why">{finding.reason}</More>
+    </>
+  );
+});
+
+interface CureProps extends Pick<FindingsPanelProps, 'onPreview' | 'onApply'> {
+  readonly remedy: Remedy;
+  readonly isPreviewed: boolean;
+}
+
+const Cure = memo(function Cure({ remedy, isPreviewed, onPreview, onApply }: CureProps) {
+  return (
+    <div className="cure">
+      <Button type="primary" onClick={() => onApply(remedy)}>
+        {remedy.label}
+      </Button>
+      <Button aria-pressed={isPreviewed} onClick={() => onPreview(isPreviewed ? null : remedy)}>
+        {isPreviewed ? 'Back' : 'Look first'}
+      </Button>
+    </div>
   );
 });

@@ -33,22 +33,35 @@ export function stepState(face: Face, stage: string, findings: readonly Finding[
 export const Steps = memo(function Steps({ face, jobId, stage, findings }: StepsProps) {
   return (
     <nav className="steps" aria-label="Stages of the work">
-      {face.stages.map((s, i) => {
-        const state = stepState(face, s.id, findings);
-        return (
-          <Link
-            key={s.id}
-            to={benchPath(jobId, s.id)}
-            className={s.id === stage ? 'active' : ''}
-            aria-current={s.id === stage ? 'step' : undefined}
-          >
-            <span className={`state ${state}`} title={says[state]} />
-            <span className="number">{i + 1}</span>
-            {s.name}
-            <span className="visually-hidden">, {says[state]}</span>
-          </Link>
-        );
-      })}
+      {face.stages.map((s, i) => (
+        <Step
+          key={s.id}
+          to={benchPath(jobId, s.id)}
+          number={i + 1}
+          name={s.name}
+          isOpen={s.id === stage}
+          state={stepState(face, s.id, findings)}
+        />
+      ))}
     </nav>
+  );
+});
+
+interface StepProps {
+  readonly to: string;
+  readonly number: number;
+  readonly name: string;
+  readonly isOpen: boolean;
+  readonly state: StepState;
+}
+
+const Step = memo(function Step({ to, number, name, isOpen, state }: StepProps) {
+  return (
+    <Link to={to} className={isOpen ? 'active' : ''} aria-current={isOpen ? 'step' : undefined}>
+      <span className={`state ${state}`} title={says[state]} />
+      <span className="number">{number}</span>
+      {name}
+      <span className="visually-hidden">, {says[state]}</span>
+    </Link>
   );
 });

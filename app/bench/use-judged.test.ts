@@ -54,3 +54,30 @@ test('after an edit what is wrong is there before its cures, which keep their pl
   await waitFor(() => expect(result.current.stale).toBe(false));
   expect(result.current.findings.map((f) => f.remedies)).toEqual(next.map((f) => f.remedies));
 });
+
+test('what takes long is asked once what is there soon has spoken of the same edit', async () => {
+  const tell: ((findings: Finding[]) => void)[] = [];
+  const asked: string[] = [];
+  const asking = (from: string, answer: Promise<Finding[]>) => {
+    asked.push(from);
+    return { answer, onEarly: (listener: (f: Finding[]) => void) => tell.push(listener), leave: vi.fn() };
+  };
+  vi.spyOn(desk, 'ask').mockImplementation(() => asking('soon', new Promise(() => undefined)) as never);
+  vi.spyOn(hand, 'ask').mockImplementation(() => asking('long', Promise.resolve([])) as never);
+  const { rerender } = renderHook(({ layout }) => useJudged(layout, demoJob), {
+    initialProps: { layout: demo() },
+  });
+  await waitFor(() => expect(asked).toEqual(['soon']));
+  act(() => tell[0]([]));
+  await waitFor(() => expect(asked).toEqual(['soon', 'long']));
+
+  const edited = change(demo(), (draft) => {
+    for (const c of Object.values(draft.jobs[demoJob].circuits)) c.ohms = 56;
+  }).layout;
+  rerender({ layout: edited });
+  await waitFor(() => expect(asked).toEqual(['soon', 'long', 'soon']));
+  await new Promise((resolve) => setTimeout(resolve, 100));
+  expect(asked).toEqual(['soon', 'long', 'soon']);
+  act(() => tell.at(-1)!([]));
+  await waitFor(() => expect(asked).toEqual(['soon', 'long', 'soon', 'long']));
+});

@@ -13,10 +13,13 @@ export interface JudgedJob {
   readonly failure: string | null;
 }
 
-/** Judges a job whenever something that concerns it changes: what is there soon first, what takes long after it. */
+/**
+ * Judges a job whenever something that concerns it changes: what is there soon first, what takes long once
+ * that has spoken, so that the two do not take the time of each other.
+ */
 export function useJudged(layout: Layout, jobId: string, supplyId?: string): JudgedJob {
   const quick = useStudy('judge', layout, { jobId, supplyId, asked: 'quick' });
-  const slow = useStudy('judge', layout, { jobId, supplyId, asked: 'slow' }, 'slow');
+  const slow = useStudy('judge', layout, quick.told ? { jobId, supplyId, asked: 'slow' } : null, 'slow');
   const findings = useMemo(
     () => gravestFirst([...(quick.answer ?? []), ...(slow.answer ?? [])]),
     [quick.answer, slow.answer],
@@ -24,7 +27,10 @@ export function useJudged(layout: Layout, jobId: string, supplyId?: string): Jud
   const stale = quick.stale || slow.stale;
   const [whole, setWhole] = useState<readonly Finding[]>([]);
   if (!stale && whole !== findings) setWhole(findings);
-  const shown = useMemo(() => (stale ? withCuresOf(whole, findings) : findings), [stale, whole, findings]);
+  const shown = useMemo(
+    () => (stale && whole !== findings ? withCuresOf(whole, findings) : findings),
+    [stale, whole, findings],
+  );
   return {
     findings: shown,
     begun: quick.answer !== null,

@@ -1,7 +1,7 @@
 import { Button, ConfigProvider } from 'antd';
-import { night } from '../theme/theme';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { useRunStore } from '../store/run-store';
+import { night } from '../theme/theme';
 
 interface ViewSwitchesProps {
   readonly hasCorridor: boolean;
@@ -11,7 +11,11 @@ interface ViewSwitchesProps {
 }
 
 /** Which side, by night or by day, with the roof on or lifted. */
-export function ViewSwitches({ hasCorridor, corridorSide, children }: ViewSwitchesProps) {
+export const ViewSwitches = memo(function ViewSwitches({
+  hasCorridor,
+  corridorSide,
+  children,
+}: ViewSwitchesProps) {
   const view = useRunStore((s) => s.view);
   const look = useRunStore((s) => s.look);
   const other = view.side === 'near' ? 'far' : 'near';
@@ -38,10 +42,10 @@ export function ViewSwitches({ hasCorridor, corridorSide, children }: ViewSwitch
       </div>
     </ConfigProvider>
   );
-}
+});
 
 /** By night or by day. */
-export function NightOrDay() {
+export const NightOrDay = memo(function NightOrDay() {
   const by = useRunStore((s) => s.view.by);
   const look = useRunStore((s) => s.look);
   return (
@@ -53,4 +57,4 @@ export function NightOrDay() {
       </div>
     </ConfigProvider>
   );
-}
+});

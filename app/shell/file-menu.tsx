@@ -10,7 +10,7 @@ const KeepsNothing = lazy(() => import('./keeps-nothing'));
 
 /** New, import and export. None of them replaces a layout: each is kept on the shelf. */
 export function FileMenu({ take }: { readonly take: (file: File) => Promise<void> }) {
-  const layout = useLayoutStore((s) => s.layout);
+  const isOpen = useLayoutStore((s) => s.layout !== null);
   const keepsNothing = useShelfStore((s) => s.trouble?.kind === 'absent');
   const chooser = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
@@ -35,8 +35,9 @@ export function FileMenu({ take }: { readonly take: (file: File) => Promise<void
         Import
       </Button>
       <Button
-        disabled={!layout}
+        disabled={!isOpen}
         onClick={() => {
+          const { layout } = useLayoutStore.getState();
           if (!layout) return;
           exportLayout(layout);
           void exported().catch(() => undefined);

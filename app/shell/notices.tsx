@@ -11,11 +11,18 @@ const Choices = lazy(() => import('./choices'));
 
 /** What the person has to know about how the work is kept, above every page. */
 export function Notices() {
-  const layout = useLayoutStore((s) => s.layout);
+  const isOpen = useLayoutStore((s) => s.layout !== null);
   const choices = useLayoutStore((s) => s.choices);
-  const { trouble, notOpened, save, recovered, remind, set } = useShelfStore();
+  const trouble = useShelfStore((s) => s.trouble);
+  const notOpened = useShelfStore((s) => s.notOpened);
+  const isFull = useShelfStore((s) => s.save.kind === 'full');
+  const notSaved = useShelfStore((s) => (s.save.kind === 'failed' ? s.save.reason : null));
+  const recovered = useShelfStore((s) => s.recovered);
+  const remind = useShelfStore((s) => s.remind);
+  const { set } = useShelfStore.getState();
   const [choosing, setChoosing] = useState(false);
   const exportNow = (): void => {
+    const { layout } = useLayoutStore.getState();
     if (!layout) return;
     exportLayout(layout);
     void exported().catch(() => undefined);
@@ -49,10 +56,8 @@ export function Notices() {
           title="Another window with an older Hazel Spark holds your layouts. Close it, and they open here."
         />
       )}
-      {trouble?.kind === 'outdated' && (
-        <Outdated onExport={exportNow} unsaved={save.kind !== 'saved' && save.kind !== 'idle'} />
-      )}
-      {save.kind === 'full' && (
+      {trouble?.kind === 'outdated' && <Outdated onExport={exportNow} />}
+      {isFull && (
         <Alert
           type="error"
           showIcon
@@ -69,12 +74,12 @@ export function Notices() {
           }
         />
       )}
-      {save.kind === 'failed' && (
+      {notSaved !== null && (
         <Alert
           type="error"
           showIcon
           title="Not saved yet; it is tried again. Export the layout before you close the page."
-          description={`The browser says: ${save.reason}`}
+          description={`The browser says: ${notSaved}`}
           action={exportButton}
         />
       )}
@@ -113,7 +118,7 @@ export function Notices() {
           }
         />
       )}
-      {remind && layout && (
+      {remind && isOpen && (
         <Alert
           type="info"
           showIcon
@@ -140,7 +145,8 @@ export function Notices() {
 const RELOAD_MS = 8000;
 
 /** A newer program has the data. This window writes no more, and reloads itself unless something is unsaved. */
-function Outdated({ onExport, unsaved }: { readonly onExport: () => void; readonly unsaved: boolean }) {
+function Outdated({ onExport }: { readonly onExport: () => void }) {
+  const unsaved = useShelfStore(({ save }) => save.kind !== 'saved' && save.kind !== 'idle');
   useEffect(() => {
     if (unsaved) return;
     const timer = setTimeout(() => location.reload(), RELOAD_MS);

@@ -7,6 +7,8 @@ export interface TaskState<T> {
   readonly answer: T | null;
   /** The answer belongs to an older state of the job; a new one is being worked out. */
   readonly stale: boolean;
+  /** It is of this state of the job, though there may be more to come. */
+  readonly told: boolean;
   readonly failure: string | null;
   /** Set when the person stopped it. */
   readonly cancelled: boolean;
@@ -107,5 +109,12 @@ export function useStudy<Q extends QuestionName>(
     setState((s) => ({ ...s, asked, key, cancelled: true }));
   };
   const { answer, failure, early, cancelled } = state;
-  return { answer, failure, stale: !current || early || cancelled, cancelled: current && cancelled, cancel };
+  return {
+    answer,
+    failure,
+    stale: !current || early || cancelled,
+    told: current && (answer !== null || failure !== null),
+    cancelled: current && cancelled,
+    cancel,
+  };
 }
