@@ -8,7 +8,7 @@ import { newRigs } from './begin';
 import { mayBeBeside } from './beside';
 import { dimRows, matchOf } from './match';
 import { mountingOf } from './mounting';
-import { MOVED_STEP, movedLight, rigStudy } from './study';
+import { MOVED_STEP, movingLight, rigStudy, withRow } from './study';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
 
@@ -97,6 +97,81 @@ describe('rigs lit together', () => {
       expect(map.lux[i]).toBeCloseTo(((lumens / Math.PI) * cosine * cosine) / metres ** 2, 3);
     }
   });
+  test('what comes around the corner is thrown back by the backscene here', () => {
+    const [lumens, reflectance, high] = [900, 0.6, 300];
+    const bare = withRigs({
+      along: plainRig({ boards: ['terminal'], litWith: ['down'] }, { on: false }),
+      down: plainRig(
+        { boards: ['street'], backsceneAt: 'right' },
+        { form: 'spot', lumens, beamDegrees: 120, lengthMillimetres: 1000, pieceMillimetres: 1000 },
+      ),
+    });
+    const papered = change(
+      bare,
+      (draft) => void (draft.rigs.along.backscene = { heightMillimetres: high, reflectance }),
+    ).layout as Layout;
+    const [without, withIt] = [bare, papered].map((layout) => rigStudy(layout, 'along', 50).light);
+    const { down } = bare.rigs;
+    const row = Object.values(down.rows)[0];
+    const spot = liesOf(bare, down).onPlan({ x: 500, y: row.depthMillimetres });
+    const { terminal } = bare.boards;
+    // The backscene in small squares, each Lambert's: E = Int M cos cos / (pi r^2), by the midpoint rule.
+    const square = 10;
+    const fromBackscene = (x: number, y: number): number => {
+      let lux = 0;
+      for (let u = square / 2; u < terminal.widthMillimetres; u += square)
+        for (let z = square / 2; z < high; z += square) {
+          const [dx, dy, dz] = [
+            terminal.xMillimetres + u - spot.x,
+            terminal.yMillimetres - spot.y,
+            z - row.heightMillimetres,
+          ];
+          const from = Math.hypot(dx, dy, dz);
+          // Its beam is Lambert's, straight down; it meets the backscene along y.
+          const onIt = ((lumens / Math.PI) * (-dz / from) * (-dy / from)) / (from / 1000) ** 2;
+          const to = Math.hypot(x - u, y, z);
+          lux += (reflectance * onIt * (y / to) * (z / to) * square ** 2) / (Math.PI * to ** 2);
+        }
+      return lux;
+    };
+    const { columns, rows, lux, stepMillimetres } = withIt.map;
+    for (const [c, r] of [
+      [columns - 1, 2],
+      [Math.floor(columns / 2), 4],
+      [columns - 4, rows - 1],
+    ]) {
+      const more = lux[r * columns + c] - without.map.lux[r * columns + c];
+      const expected = fromBackscene(
+        (c + 0.5) * stepMillimetres,
+        ((r + 0.5) * terminal.depthMillimetres) / rows,
+      );
+      expect(more / expected).toBeGreaterThan(0.97);
+      expect(more / expected).toBeLessThan(1.03);
+    }
+    expect(withIt.backsceneLux).toBeGreaterThan(1);
+  });
+  test('while a row is moved the rest is kept, but not where the fascia goes with it', () => {
+    const layout = change(quay, (draft) => {
+      const { rig } = draft.rigs;
+      rig.fascia = { dropMillimetres: 150, forwardMillimetres: 20, reflectance: 0.7 };
+      rig.room.lux = 40;
+    }).layout as Layout;
+    const moving = movingLight(layout, 'rig', rigStudy(layout, 'rig', 50));
+    const { rig } = layout.rigs;
+    for (const [rowId, key, to] of [
+      ['row-2', 'heightMillimetres', 400],
+      ['row-2', 'heightMillimetres', 700],
+      ['row-2', 'depthMillimetres', 60],
+      ['row-1', 'depthMillimetres', 300],
+      ['row-2', 'heightMillimetres', 400],
+    ] as const) {
+      const moved = withRow(rig, { rowId, key, to });
+      const there = change(layout, (draft) => void (draft.rigs.rig = moved)).layout as Layout;
+      const [kept, anew] = [moving(moved), rigStudy(there, 'rig', MOVED_STEP).light];
+      expect(kept.leastLux / anew.leastLux).toBeCloseTo(1, 9);
+      expect(kept.mostLux / anew.mostLux).toBeCloseTo(1, 9);
+    }
+  });
   test('over the same boards one is instead of the other; a moved row keeps the others’ light', () => {
     const layout = withRigs({
       old: plainRig({ boards: ['quay'] }, {}),
@@ -113,7 +188,7 @@ describe('rigs lit together', () => {
       6,
     );
     const { here } = layout.rigs;
-    const moved = movedLight(layout, 'here', here, study);
+    const moved = movingLight(layout, 'here', study)(here);
     expect(moved.meanLux).toBeCloseTo(rigStudy(layout, 'here', MOVED_STEP).light.meanLux, 9);
     expect(moved.besideLux).toBeGreaterThan(0);
   });

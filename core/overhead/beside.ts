@@ -2,8 +2,7 @@ import { CircuitError } from '../circuit/error';
 import { UPWARD } from '../light/illuminance';
 import { areaOf, liesOf } from './area';
 import { rigPower, type RigPower } from './power';
-import { directLux, sourcesOf, type LitRow } from './sources';
-import type { Grid } from './grid';
+import { directLux, sourcesOf, type Light } from './sources';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
 import type { PieceRun } from './strip-run';
@@ -32,8 +31,8 @@ export const mayBeBeside = ({ rigs }: Pick<Layout, 'rigs'>, rigId: string): stri
       !rigs[id].boards.some((b) => rigs[rigId].boards.includes(b)),
   );
 
-/** Light that rows of the rigs lit with one give directly on its boards, by place of its grid. */
-export function luxBeside(layout: Layout, rigId: string, grid: Grid): LitRow[] {
+/** What the rows of rigs lit with one are to it: each where it hangs on the plan, as its own copper leaves it. */
+export function lightsBeside(layout: Layout, rigId: string): Light[] {
   const rig = layout.rigs[rigId];
   const may = mayBeBeside(layout, rigId);
   const { onPlan } = liesOf(layout, rig);
@@ -42,15 +41,20 @@ export function luxBeside(layout: Layout, rigId: string, grid: Grid): LitRow[] {
     .flatMap((id) => {
       const other = layout.rigs[id];
       const { seen } = liesOf(layout, other);
-      return sourcesOf(other, areaOf(layout, other), runsOf(powerOf(layout, other))).map((source) => ({
-        xy: source.xy,
-        lux: Float64Array.from(grid.on, (on, i) => {
-          if (!on) return 0;
-          const x = grid.xs[i % grid.xs.length];
-          const y = grid.ys[Math.floor(i / grid.xs.length)];
-          const there = seen(onPlan({ x, y }));
-          return directLux(source, there.x, there.y, 0, UPWARD);
-        }),
-      }));
+      const there = (x: number, y: number) => seen(onPlan({ x, y }));
+      return sourcesOf(other, areaOf(layout, other), runsOf(powerOf(layout, other))).map((source): Light => {
+        const at: Light['at'] = (x, y, z, [across, deep, up]) => {
+          const [from, to] = [there(x, y), there(x + across, y + deep)];
+          return directLux(source, from.x, from.y, z, [to.x - from.x, to.y - from.y, up]);
+        };
+        return {
+          xy: source.xy,
+          at,
+          onBoards: ({ xs, ys, on }) =>
+            Float64Array.from(on, (board, i) =>
+              board ? at(xs[i % xs.length], ys[Math.floor(i / xs.length)], 0, UPWARD) : 0,
+            ),
+        };
+      });
     });
 }

@@ -1,4 +1,4 @@
-import { bandsOf } from '../light/bounce';
+import { bandsOf, type Standing } from '../light/bounce';
 import { lightness } from '../light/lightness';
 import { colourDifference, type Chromaticity } from '../light/difference';
 import { shadowOf, type Shadow } from '../light/penumbra';
@@ -6,10 +6,10 @@ import { chromaticityOf, mixed, tristimulus, whiteOf, whiteXy, type White } from
 import { channels } from '../part/overhead-lamp';
 import { areaOf, type RigArea } from './area';
 import { leavesOf, litRows } from './geometry';
-import { gridOf, type Grid } from './grid';
+import { gridOf } from './grid';
 import { sightOf, type Sight } from './sight';
-import { directLux, luxOnBoards, sourcesOf, type LitRow, type Source } from './sources';
-import { addThrownBack } from './thrown-back';
+import { lightOf, sourcesOf, type Light } from './sources';
+import { standingOf, thrownBackBy } from './thrown-back';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
 import type { PieceRun } from './strip-run';
@@ -62,34 +62,61 @@ export interface LitAs {
   readonly runs?: ReadonlyMap<string, readonly PieceRun[]>;
   /** Step of the map; what a screen shows where it is left out. */
   readonly stepMillimetres?: number;
-  /** What other rigs give on its grid. */
-  readonly beside?: (grid: Grid) => readonly LitRow[];
+  /** What rows of other rigs are to it. */
+  readonly beside?: readonly Light[];
+  /** What is known of its rows already, as while one of them is moved. */
+  readonly kept?: KeptLux;
 }
 
 /**
- * The light of a rig over its boards: each row by its closed form, what backscene and fascia throw back
- * once, what rigs beside it give, and the room's own. Colours mix as tristimulus values (CIE 15).
+ * Lux of rows on the boards with what is thrown back of them, by place of a grid: kept for as long as a
+ * row, and what throws its light back, hang as they hung. For one rig, on one grid.
+ */
+export class KeptLux {
+  private around = '';
+  private known = new WeakMap<object, Float64Array>();
+
+  /** @param of the record of a row, or a light of a rig beside it */
+  find(of: object, surfaces: readonly Standing[], find: () => Float64Array): Float64Array {
+    const around = JSON.stringify(surfaces);
+    if (around !== this.around) {
+      this.around = around;
+      this.known = new WeakMap();
+    }
+    const lux = this.known.get(of) ?? find();
+    this.known.set(of, lux);
+    return lux;
+  }
+}
+
+/**
+ * The light of a rig over its boards: each row by its closed form and what rigs beside it give, what
+ * backscene and fascia throw back once of both, and the room's own. Colours mix as tristimulus values (CIE 15).
  */
 export function rigLight(
   layout: Pick<Layout, 'boards'>,
   rig: RigRecord,
-  { runs = new Map(), stepMillimetres, beside = () => [] }: LitAs = {},
+  { runs = new Map(), stepMillimetres, beside = [], kept = new KeptLux() }: LitAs = {},
 ): RigLight {
   const area = areaOf(layout, rig);
   const sources = sourcesOf(rig, area, runs);
   const grid = gridOf(area, stepMillimetres ?? Math.max(DECK, area.width / MOST_COLUMNS));
   const { xs, ys, on } = grid;
   const [columns, rows] = [xs.length, ys.length];
-  const own = sources.map((source): LitRow => ({ xy: source.xy, lux: luxOnBoards(source, grid) }));
-  addThrownBack(
-    own.map((row) => row.lux),
-    grid,
-    rig,
-    area,
-    sources,
-  );
-  const others = beside(grid);
-  const lit = [...own, ...others];
+  const surfaces = standingOf(rig, area);
+  const addThrownBack = thrownBackBy(surfaces, grid);
+  const luxOf = (light: Light, of: object): Float64Array =>
+    kept.find(of, surfaces, () => {
+      const lux = light.onBoards(grid);
+      addThrownBack(light, lux);
+      return lux;
+    });
+  const own = sources.map(lightOf);
+  const lights = [...own, ...beside];
+  const lit = [
+    ...own.map((light, k) => ({ xy: light.xy, lux: luxOf(light, rig.rows[sources[k].rowId]) })),
+    ...beside.map((light) => ({ xy: light.xy, lux: luxOf(light, light) })),
+  ];
   const room = { lux: rig.room.lux, xy: whiteXy({ kelvin: rig.room.kelvin, duv: 0 }) };
   const lux = Float64Array.from(on, (there) => (there ? room.lux : 0));
   for (const row of lit) row.lux.forEach((l, i) => (lux[i] += l));
@@ -131,7 +158,7 @@ export function rigLight(
       lux: atColumn(at),
       besideLux: (atColumn(at - aside) + atColumn(at + aside)) / 2,
     })),
-    backsceneLux: backsceneOf(rig, area, sources),
+    backsceneLux: backsceneOf(rig, area, lights),
     roomShare: meanLux > 0 ? room.lux / meanLux : 0,
     besideLux: means.slice(own.length).reduce((sum, lux) => sum + lux, 0),
     white: whiteOf(xy),
@@ -151,7 +178,7 @@ export function rigLight(
 }
 
 /** Mean light on a backscene as it stands, direct and the room's. */
-function backsceneOf(rig: RigRecord, area: RigArea, sources: readonly Source[]): number | null {
+function backsceneOf(rig: RigRecord, area: RigArea, lights: readonly Light[]): number | null {
   if (!rig.backscene) return null;
   const bands = bandsOf({
     y: 0,
@@ -165,7 +192,7 @@ function backsceneOf(rig: RigRecord, area: RigArea, sources: readonly Source[]):
   // Bands are of unlike height: each counts by its own.
   let [sum, weight] = [0, 0];
   for (const { line, x, z } of bands) {
-    const lux = sources.reduce((s, source) => s + directLux(source, x, 0, z, [0, 1, 0]), 0);
+    const lux = lights.reduce((s, light) => s + light.at(x, 0, z, [0, 1, 0]), 0);
     sum += line.lumensPerMetre * (lux + rig.room.lux);
     weight += line.lumensPerMetre;
   }

@@ -12,10 +12,13 @@ import type { PieceRun } from './strip-run';
 const PARTS = 4;
 const UNEVEN = 0.96;
 
-/** Light of one row on the boards, by place of a grid, in lux, and its chromaticity. */
-export interface LitRow {
+/** What lights the boards of a rig: a row of its own, or one of a rig beside it. Millimetres of its area, lux. */
+export interface Light {
   readonly xy: Chromaticity;
-  readonly lux: Float64Array;
+  /** Direct light on the boards, by place of a grid. */
+  onBoards(grid: Grid): Float64Array;
+  /** Direct light at a place, on a surface that looks some way. */
+  at(x: number, y: number, z: number, normal: Normal): number;
 }
 
 /** A row as a source of light, lines and spots alike, with the chromaticity of its row. */
@@ -95,6 +98,13 @@ export function sourcesOf(
   });
 }
 
+/** A row as light on its own boards. */
+export const lightOf = (source: Source): Light => ({
+  xy: source.xy,
+  onBoards: (grid) => luxOnBoards(source, grid),
+  at: (x, y, z, normal) => directLux(source, x, y, z, normal),
+});
+
 /** Direct light of one row at a place, on a surface that looks some way. */
 export function directLux(
   { lines, spots, tilt, exponent }: Source,
@@ -112,7 +122,7 @@ export function directLux(
 }
 
 /** Direct light of one row on the boards, by place of a grid, in lux. */
-export function luxOnBoards(source: Source, { xs, ys, on }: Grid): Float64Array {
+function luxOnBoards(source: Source, { xs, ys, on }: Grid): Float64Array {
   const columns = xs.length;
   const lux = new Float64Array(on.length);
   ys.forEach((y, r) => {

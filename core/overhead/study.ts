@@ -1,5 +1,5 @@
-import { luxBeside, powerOf, runsOf } from './beside';
-import { rigLight, type RigLight } from './light';
+import { lightsBeside, powerOf, runsOf } from './beside';
+import { KeptLux, rigLight, type RigLight } from './light';
 import type { RigPower } from './power';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
@@ -29,20 +29,22 @@ export const withRow = (rig: RigRecord, { rowId, key, to }: MovedRow): RigRecord
 
 /**
  * The light of a rig while one of its rows is moved, on a coarse map: what its rows take is as it was, for
- * that does not hang on where they are.
- * @param moved the rig with its row where the hand has it
+ * that does not hang on where they are, and so is the light of all that is left as it hangs.
+ * @returns for the rig with its row where the hand has it
  */
-export const movedLight = (
+export function movingLight(
   layout: Layout,
   rigId: string,
-  moved: RigRecord,
   { power }: Pick<RigStudy, 'power'>,
-): RigLight =>
-  rigLight(layout, moved, {
+): (moved: RigRecord) => RigLight {
+  const as = {
     runs: runsOf(power),
     stepMillimetres: MOVED_STEP,
-    beside: (grid) => luxBeside(layout, rigId, grid),
-  });
+    beside: lightsBeside(layout, rigId),
+    kept: new KeptLux(),
+  };
+  return (moved) => rigLight(layout, moved, as);
+}
 
 /** Light of a rig with what its copper leaves, and what it takes. @throws RangeError when there is no such rig */
 export function rigStudy(layout: Layout, rigId: string, stepMillimetres?: number): RigStudy {
@@ -52,7 +54,7 @@ export function rigStudy(layout: Layout, rigId: string, stepMillimetres?: number
   const light = rigLight(layout, rig, {
     runs: runsOf(power),
     stepMillimetres,
-    beside: (grid) => luxBeside(layout, rigId, grid),
+    beside: lightsBeside(layout, rigId),
   });
   return { light, power };
 }

@@ -1,16 +1,16 @@
 import { bandsOf, bounceOnto, facing, type Band, type Standing } from '../light/bounce';
 import { UPWARD } from '../light/illuminance';
 import { rigHeight } from './geometry';
-import { directLux, type Source } from './sources';
 import type { Grid } from './grid';
 import type { RigArea } from './area';
+import type { Light } from './sources';
 import type { RigRecord } from '../document/rig-record';
 
 /** Places of the grid on which light that is thrown back is found; between them it is drawn straight. */
 const COARSE = { along: 21, deep: 10 } as const;
 
-/** What throws light back. */
-function standingOf(rig: RigRecord, area: RigArea): Standing[] {
+/** What throws light back of a rig: its backscene and the inside of its fascia. */
+export function standingOf(rig: RigRecord, area: RigArea): Standing[] {
   const high = rigHeight(rig);
   const along = { fromX: 0, toX: area.width };
   return [
@@ -40,12 +40,6 @@ function standingOf(rig: RigRecord, area: RigArea): Standing[] {
       : []),
   ];
 }
-
-/** Lumens a square metre that each band of a surface throws back, for each row of light. */
-const thrownBy = (surface: Standing, bands: readonly Band[], sources: readonly Source[]): number[][] =>
-  sources.map((s) =>
-    bands.map((b) => surface.reflectance * directLux(s, b.x, surface.y, b.z, facing(surface))),
-  );
 
 /** The places of a grid that light thrown back is found at. */
 interface Coarse {
@@ -86,28 +80,30 @@ function ontoCoarse(surface: Standing, bands: readonly Band[], { along, deep }: 
 }
 
 /**
- * Adds to the light of each row, at every place of a grid, what backscene and fascia throw back of it once:
- * found on a coarse grid, between its places by straight lines.
+ * What surfaces throw back once of a light, to be added to it at every place of a grid: found on a coarse
+ * grid, between its places by straight lines.
+ * @returns the adder, for as many lights as there are
  */
-export function addThrownBack(
-  bySource: readonly Float64Array[],
+export function thrownBackBy(
+  surfaces: readonly Standing[],
   grid: Grid,
-  rig: RigRecord,
-  area: RigArea,
-  sources: readonly Source[],
-): void {
+): (light: Light, lux: Float64Array) => void {
   const coarse = coarseOf(grid);
-  for (const surface of standingOf(rig, area)) {
+  const all = surfaces.map((surface) => {
     const bands = bandsOf(surface);
-    const onto = ontoCoarse(surface, bands, coarse);
-    thrownBy(surface, bands, sources).forEach((thrown, k) => {
+    return { surface, bands, onto: ontoCoarse(surface, bands, coarse) };
+  });
+  return (light, lux) => {
+    for (const { surface, bands, onto } of all) {
+      // Lumens a square metre that each band throws back.
+      const thrown = bands.map((b) => surface.reflectance * light.at(b.x, surface.y, b.z, facing(surface)));
       const found = new Float64Array(onto.length / bands.length);
       let i = 0;
       for (let place = 0; place < found.length; place++)
         for (const lumens of thrown) found[place] += lumens * onto[i++];
-      addBetween(bySource[k], grid, coarse, found);
-    });
-  }
+      addBetween(lux, grid, coarse, found);
+    }
+  };
 }
 
 /** Adds light known at coarse places to all of a grid, between them by straight lines. */

@@ -1,5 +1,5 @@
 import { Button, Segmented, Skeleton } from 'antd';
-import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { inOrder } from '../../../core/document/in-order';
 import { patched } from '../../../core/document/patch';
@@ -17,7 +17,6 @@ import { PowerFigures } from './power-figures';
 import { RigFields } from './rig-fields';
 import { movingRow, RigStage } from './rig-stage';
 import { RowFields } from './row-fields';
-import type { MovedRow } from '../../../core/overhead/study';
 import type { Finding, Remedy } from '../../../core/finding/finding';
 import type { Layout } from '../../../core/document/layout';
 import '../../bench/bench.css';
@@ -60,7 +59,7 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
   };
   const row = rowId !== null && Object.hasOwn(rig.rows, rowId) ? rowId : null;
   const { answer } = study;
-  const onSlide = useCallback((moved: MovedRow) => useMoving.setState({ row: moved }), [useMoving]);
+  const { move } = useMoving.getState();
   return (
     <main className="overhead-page">
       <h1 className="visually-hidden">{rig.name}, the light above the layout</h1>
@@ -85,7 +84,7 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
         between={shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}
       />
       <section className="overhead-fields">
-        <RowFields layout={layout} rigId={rigId} chosen={row} onChoose={setRowId} onSlide={onSlide} />
+        <RowFields layout={layout} rigId={rigId} chosen={row} onChoose={setRowId} onSlide={move} />
         <RigFields layout={layout} rigId={rigId} />
       </section>
       <section className="overhead-figures">

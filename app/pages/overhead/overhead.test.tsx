@@ -3,7 +3,7 @@ import { cleanup, fireEvent, render, screen, within } from '@testing-library/rea
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
-import { movedLight, rigStudy, withRow, type MovedRow } from '../../../core/overhead/study';
+import { movingLight, rigStudy, withRow, type MovedRow } from '../../../core/overhead/study';
 import { useLayoutStore } from '../../store/layout-store';
 import { BoardFields } from '../feeds/board-fields';
 import { ColourFigures } from './colour-figures';
@@ -16,6 +16,7 @@ import { PowerFigures } from './power-figures';
 import { RigFields } from './rig-fields';
 import { clearDepths, labelled, levels, RigMap } from './rig-map';
 import { RigSection } from './rig-section';
+import { movingRow } from './rig-stage';
 import { RowFields } from './row-fields';
 import type { Layout } from '../../../core/document/layout';
 import type { RigRecord } from '../../../core/document/rig-record';
@@ -176,12 +177,26 @@ describe('fields of a rig', () => {
     useLayoutStore.getState().undo();
     expect(rig().rows['row-1'].heightMillimetres).toBe(before);
   });
+  test('of all that a hand tells between two frames the next shows the last', async () => {
+    const useMoving = movingRow();
+    const shown: (number | undefined)[] = [];
+    useMoving.subscribe((m) => shown.push(m.row?.to));
+    const frame = (): Promise<void> => new Promise((done) => requestAnimationFrame(() => done()));
+    for (const to of [300, 310, 320])
+      useMoving.getState().move({ rowId: 'row-1', key: 'heightMillimetres', to });
+    expect(shown).toEqual([]);
+    await frame();
+    expect(shown).toEqual([320]);
+    useMoving.getState().move({ rowId: 'row-1', key: 'heightMillimetres', to: 330 });
+    await frame();
+    expect(shown).toEqual([320, 330]);
+  });
   test('the light of a row that is moved is that of the rig with it there, on a coarser map', () => {
     const { power } = study();
     const there = withRow(rig(), { rowId: 'row-1', key: 'heightMillimetres', to: 300 });
     const layout = { ...now(), rigs: { ...now().rigs, [rigId]: there } };
     const whole = rigStudy(layout, rigId).light;
-    const quick = movedLight(now(), rigId, there, { power });
+    const quick = movingLight(now(), rigId, { power })(there);
     expect(quick.map.stepMillimetres).toBeGreaterThan(2 * whole.map.stepMillimetres);
     expect(Math.abs(quick.meanLux / whole.meanLux - 1)).toBeLessThan(0.01);
   });

@@ -1,16 +1,36 @@
 import { Skeleton } from 'antd';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import { movedLight, withRow, type MovedRow, type RigStudy } from '../../../core/overhead/study';
+import { movingLight, withRow, type MovedRow, type RigStudy } from '../../../core/overhead/study';
 import { LightFigures } from './light-figures';
 import { RigMap } from './rig-map';
 import { RigSection } from './rig-section';
 import type { Layout } from '../../../core/document/layout';
 import type { TaskState } from '../../workers/use-study';
 
+interface Moving {
+  readonly row: MovedRow | null;
+  /** Where the hand has it now; a hand tells more often than the screen shows, and the next frame has the last. */
+  readonly move: (to: MovedRow) => void;
+}
+
 /** The row that a hand moves, if any: what follows it is the stage alone. */
-export type MovingRow = UseBoundStore<StoreApi<{ readonly row: MovedRow | null }>>;
-export const movingRow = (): MovingRow => create(() => ({ row: null }));
+export type MovingRow = UseBoundStore<StoreApi<Moving>>;
+export const movingRow = (): MovingRow =>
+  create<Moving>((set) => {
+    let next: MovedRow | null = null;
+    return {
+      row: null,
+      move: (to) => {
+        if (next === null)
+          requestAnimationFrame(() => {
+            set({ row: next });
+            next = null;
+          });
+        next = to;
+      },
+    };
+  });
 
 interface RigStageProps {
   readonly layout: Layout;
@@ -35,7 +55,7 @@ export function RigStage({
   before,
   between,
 }: RigStageProps) {
-  const { row: moved } = useMoving();
+  const moved = useMoving((m) => m.row);
   const rig = layout.rigs[rigId];
   const isThere = moved === null || (rig.rows[moved.rowId]?.[moved.key] === moved.to && !stale);
   useEffect(() => {
@@ -45,10 +65,12 @@ export function RigStage({
     () => (moved && !isThere && Object.hasOwn(rig.rows, moved.rowId) ? withRow(rig, moved) : rig),
     [rig, moved, isThere],
   );
-  const light = useMemo(
-    () => answer && (shown === rig ? answer.light : movedLight(layout, rigId, shown, answer)),
-    [answer, shown, rig, rigId, layout],
+  const isMoved = shown !== rig;
+  const lightAs = useMemo(
+    () => (answer && isMoved ? movingLight(layout, rigId, answer) : null),
+    [answer, isMoved, rigId, layout],
   );
+  const light = useMemo(() => (lightAs ? lightAs(shown) : (answer?.light ?? null)), [answer, lightAs, shown]);
   return (
     <section className="overhead-stage">
       <div className="overhead-bar">
@@ -57,7 +79,7 @@ export function RigStage({
       </div>
       {between}
       {light ? (
-        <div className={stale && shown === rig ? 'overhead-pictures stale' : 'overhead-pictures'}>
+        <div className={stale && !isMoved ? 'overhead-pictures stale' : 'overhead-pictures'}>
           <RigMap rig={shown} light={light} chosen={chosen} onChoose={onChoose} />
           <RigSection rig={shown} light={light} chosen={chosen} onChoose={onChoose} />
         </div>
