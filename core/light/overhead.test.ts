@@ -7,7 +7,7 @@ import { luxPerLumen } from './illuminance';
 import { lineLux, type LineSource } from './line-source';
 import { shadowOf } from './penumbra';
 import { blackBody, ledSpectrum, paintShifts, whiteOfSpectrum } from './spectra';
-import { chromaticityOf, mixed, tristimulus, uv1960, whiteOf, whiteXy } from './white';
+import { chromaticityOf, duvWords, mixed, tristimulus, uv1960, whiteOf, whiteXy } from './white';
 
 const UP = [0, 0, 1] as const;
 const line = (more: Partial<LineSource> = {}): LineSource => ({
@@ -152,6 +152,14 @@ describe('light thrown back', () => {
 });
 
 describe('whites', () => {
+  test('a Duv is told with its sign, and as nothing where it rounds to nothing', () => {
+    expect([0.00312, -0.00312, -0.00004, 0].map(duvWords)).toEqual([
+      '+0.0031',
+      '−0.0031',
+      '0.0000',
+      '0.0000',
+    ]);
+  });
   test('illuminant A and D65 (CIE 15) have their colour temperatures', () => {
     expect(whiteOf({ x: 0.447_57, y: 0.407_45 }).kelvin).toBeCloseTo(2856, -1);
     expect(Math.abs(whiteOf({ x: 0.447_57, y: 0.407_45 }).duv)).toBeLessThan(0.0005);

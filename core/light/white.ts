@@ -97,3 +97,9 @@ export function chromaticityOf({ X, Y, Z }: Tristimulus): Chromaticity | null {
   const sum = X + Y + Z;
   return sum > 0 ? { x: X / sum, y: Y / sum } : null;
 }
+
+/** A Duv as it is told: four decimals with its sign, none where it rounds to nothing. */
+export function duvWords(duv: number): string {
+  const told = Math.abs(duv).toFixed(4);
+  return Number(told) === 0 ? told : `${duv < 0 ? '−' : '+'}${told}`;
+}

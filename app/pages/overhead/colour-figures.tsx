@@ -3,7 +3,7 @@ import { inOrder } from '../../../core/document/in-order';
 import { screenColour } from '../../../core/light/colour';
 import { colourDifference, SEEN_COLOUR } from '../../../core/light/difference';
 import { paints, paintShifts } from '../../../core/light/spectra';
-import { whiteXy } from '../../../core/light/white';
+import { duvWords, whiteXy } from '../../../core/light/white';
 import { formatQuantity } from '../../../core/quantity/format';
 import { FigureTable } from '../../fields/figure-table';
 import { NumberField } from '../../fields/number-field';
@@ -17,8 +17,6 @@ interface ColourFiguresProps {
   readonly light: RigLight;
 }
 
-const signed = (duv: number): string => `${duv < 0 ? '−' : '+'}${Math.abs(duv).toFixed(4)}`;
-
 /** The mix of the rows, how far it drifts, and what another light does to paints and greens. */
 export function ColourFigures({ rig, light }: ColourFiguresProps) {
   const [besideKelvin, setBeside] = useState(3000);
@@ -27,7 +25,7 @@ export function ColourFigures({ rig, light }: ColourFiguresProps) {
   return (
     <div className="rig-colour">
       <p>
-        All together <b>{Math.round(light.white.kelvin / 10) * 10} K</b>, Duv {signed(light.white.duv)}
+        All together <b>{Math.round(light.white.kelvin / 10) * 10} K</b>, Duv {duvWords(light.white.duv)}
         {Math.abs(light.white.duv) < 0.002
           ? ', as white as a lamp of its colour'
           : light.white.duv > 0

@@ -1,5 +1,6 @@
 import { formatQuantity } from '../../../core/quantity/format';
 import { eyeSteps, type RigLight } from '../../../core/overhead/light';
+import { duvWords } from '../../../core/light/white';
 import type { Layout } from '../../../core/document/layout';
 import type { RigRecord } from '../../../core/document/rig-record';
 
@@ -31,11 +32,7 @@ export function LightFigures({ rig, light }: LightFiguresProps) {
     ...(light.backsceneLux === null
       ? []
       : ([['Backscene', lux(light.backsceneLux), 'as it stands']] as const)),
-    [
-      'White',
-      `${Math.round(light.white.kelvin / 10) * 10} K`,
-      `Duv ${light.white.duv >= 0 ? '+' : '−'}${Math.abs(light.white.duv).toFixed(4)}`,
-    ],
+    ['White', `${Math.round(light.white.kelvin / 10) * 10} K`, `Duv ${duvWords(light.white.duv)}`],
     ...(light.shadow
       ? ([
           ['Shadows', light.shadow.words, `edge of ${light.shadow.penumbraMillimetres.toFixed(1)} mm`],

@@ -103,7 +103,7 @@ export function RigSection({ rig, light, chosen, onChoose }: RigSectionProps) {
       <text x={x(area.depth / 2)} y={y(0) + 22} textAnchor="middle">
         {Math.round(area.depth)} mm deep
       </text>
-      <text x={x(0) + 4} y={y(top) - 8}>
+      <text x={x(0) + 4} y={y(top + 20) - 8}>
         {Math.round(top)} mm up
       </text>
     </svg>
