@@ -232,3 +232,43 @@ describe('rigs lit together', () => {
     expect(matchOf(layout.rigs.here, light, light.besideLux / 2).level).toBe(0);
   });
 });
+
+describe('modules that join', () => {
+  /** Directly below the end of a Lambertian line: Int over it of (Phi'/pi) h² / (x² + h²)². */
+  const belowEnd = (perMetre: number, length: number, h: number): number =>
+    ((perMetre / Math.PI) * (length / (length ** 2 + h ** 2) + Math.atan(length / h) / h)) / 2;
+  const joined = (row: Partial<RigRecord['rows'][string]>, more: Partial<RigRecord> = {}) => {
+    const layout = withRigs({
+      rig: plainRig(
+        { boards: [], widthMillimetres: 2000, depthMillimetres: 450, moduleMillimetres: 1000, ...more },
+        { depthMillimetres: 225, heightMillimetres: 400, lumens: 600, beamDegrees: 120, ...row },
+      ),
+    });
+    const { joints } = rigStudy(layout, 'rig', 20).light;
+    expect(joints).toHaveLength(1);
+    return joints[0];
+  };
+  test('each gives at their joint what the end of a line gives, and together what is there', () => {
+    const { at, lux, alone } = joined({ lengthMillimetres: 1000 });
+    expect(at).toBe(1000);
+    expect(alone!.left / belowEnd(600, 1, 0.4)).toBeCloseTo(1, 4);
+    // The second is fed through the first, and has a little less of its volts.
+    expect(alone!.right / alone!.left).toBeCloseTo(1, 3);
+    expect((alone!.left + alone!.right) / lux).toBeCloseTo(1, 2);
+  });
+  test('one whose strip is too short lacks more at its right than at its left', () => {
+    const { alone } = joined({ lengthMillimetres: 600 });
+    // The left one ends 400 mm before the joint; the right one begins at it.
+    expect(alone!.right / belowEnd(600, 0.6, 0.4)).toBeCloseTo(1, 3);
+    expect(alone!.left / (belowEnd(600, 1, 0.4) - belowEnd(600, 0.4, 0.4))).toBeCloseTo(1, 3);
+  });
+  test('spots belong to their module, and boards in one piece have none alone', () => {
+    const spots = { form: 'spot', pieceMillimetres: 500, lengthMillimetres: 1000, lumens: 400 } as const;
+    const { alone } = joined(spots);
+    // Two of each, Lambert's: I = (lumens / pi) cos, E = I cos / d².
+    const one = (x: number): number => (400 / Math.PI) * (0.4 ** 2 / (x ** 2 + 0.4 ** 2) ** 2);
+    expect(alone!.left / (one(0.25) + one(0.75))).toBeCloseTo(1, 6);
+    expect(alone!.right / alone!.left).toBeCloseTo(1, 9);
+    expect(joined(spots, { moduleMillimetres: null, boards: ['slip', 'quay'] }).alone).toBeNull();
+  });
+});

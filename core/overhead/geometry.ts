@@ -33,13 +33,15 @@ export function piecesOf(row: RigRowRecord, rig: RigRecord, area: RigArea): RowP
   }).filter((p) => p.to > p.from);
 }
 
-/** Places of the spots of a row along it. */
-export function spotsOf(row: RigRowRecord, rig: RigRecord, area: RigArea): number[] {
-  return piecesOf(row, rig, area).flatMap(({ from, to }) => {
-    const count = Math.max(1, Math.round((to - from) / row.pieceMillimetres));
-    return Array.from({ length: count }, (_, i) => from + ((i + 0.5) * (to - from)) / count);
-  });
+/** Places along of the spots of a row within one of its pieces. */
+export function spotsIn({ pieceMillimetres }: RigRowRecord, { from, to }: RowPiece): number[] {
+  const count = Math.max(1, Math.round((to - from) / pieceMillimetres));
+  return Array.from({ length: count }, (_, i) => from + ((i + 0.5) * (to - from)) / count);
 }
+
+/** Places of the spots of a row along it. */
+export const spotsOf = (row: RigRowRecord, rig: RigRecord, area: RigArea): number[] =>
+  piecesOf(row, rig, area).flatMap((piece) => spotsIn(row, piece));
 
 /** Rows that are switched on, in order. */
 export const litRows = (rig: RigRecord): Row[] => inOrder(rig.rows).filter((r) => r.on && r.level > 0);

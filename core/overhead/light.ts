@@ -7,6 +7,7 @@ import { channels } from '../part/overhead-lamp';
 import { areaOf, type RigArea } from './area';
 import { leavesOf, litRows } from './geometry';
 import { gridOf } from './grid';
+import { jointsOf, type Joint } from './joints';
 import { sightOf, type Sight } from './sight';
 import { lightOf, sourcesOf, type Light } from './sources';
 import { standingOf, thrownBackBy } from './thrown-back';
@@ -34,8 +35,7 @@ export interface RigLight {
   readonly mostLux: number;
   /** Along the front edge, and at the ends. */
   readonly frontLux: number;
-  /** At each joint: where, the light there and beside it. */
-  readonly joints: readonly { readonly at: number; readonly lux: number; readonly besideLux: number }[];
+  readonly joints: readonly Joint[];
   /** Mean on the backscene, as it stands; null without one. */
   readonly backsceneLux: number | null;
   /** Share of the mean that is the room's own. */
@@ -145,7 +145,6 @@ export function rigLight(
   const middle = Math.floor(rows / 2);
   const atColumn = (x: number): number =>
     lux[middle * columns + Math.min(columns - 1, Math.max(0, Math.floor((x / area.width) * columns)))];
-  const aside = Math.min(200, area.width / 4);
   return {
     area,
     map: { columns, rows, stepMillimetres: area.width / columns, lux, on },
@@ -153,11 +152,7 @@ export function rigLight(
     leastLux: places.reduce((least, i) => Math.min(least, lux[i]), Infinity),
     mostLux: places.reduce((most, i) => Math.max(most, lux[i]), 0),
     frontLux: front.reduce((a, b) => a + b, 0) / front.length,
-    joints: area.joints.map((at) => ({
-      at,
-      lux: atColumn(at),
-      besideLux: (atColumn(at - aside) + atColumn(at + aside)) / 2,
-    })),
+    joints: jointsOf(rig, area, sources, atColumn),
     backsceneLux: backsceneOf(rig, area, lights),
     roomShare: meanLux > 0 ? room.lux / meanLux : 0,
     besideLux: means.slice(own.length).reduce((sum, lux) => sum + lux, 0),

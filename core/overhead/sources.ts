@@ -1,7 +1,7 @@
 import { beamExponent, luxPerLumen, UPWARD, type Normal } from '../light/illuminance';
 import { across, alongLux, lineLux, type LineSource } from '../light/line-source';
 import { whiteXy } from '../light/white';
-import { leavesOf, litRows, piecesOf, spotsOf } from './geometry';
+import { leavesOf, litRows, piecesOf, spotsIn } from './geometry';
 import type { Chromaticity } from '../light/difference';
 import type { RigArea } from './area';
 import type { Grid } from './grid';
@@ -21,16 +21,23 @@ export interface Light {
   at(x: number, y: number, z: number, normal: Normal): number;
 }
 
+/** Which module of a rig something hangs in, from the left; all in the first where it is of one piece. */
+interface InModule {
+  readonly module: number;
+}
+
+interface Spot {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+  readonly lumens: number;
+}
+
 /** A row as a source of light, lines and spots alike, with the chromaticity of its row. */
 export interface Source {
   readonly rowId: string;
-  readonly lines: readonly LineSource[];
-  readonly spots: readonly {
-    readonly x: number;
-    readonly y: number;
-    readonly z: number;
-    readonly lumens: number;
-  }[];
+  readonly lines: readonly (LineSource & InModule)[];
+  readonly spots: readonly (Spot & InModule)[];
   readonly tilt: number;
   readonly exponent: number;
   readonly xy: Chromaticity;
@@ -57,7 +64,8 @@ export function sourcesOf(
       const part = shares.slice(Math.min(a, shares.length - 1), b);
       return part.reduce((s, v) => s + v, 0) / part.length;
     };
-    const line = (from: number, to: number, share: number): LineSource => ({
+    const line = (module: number, from: number, to: number, share: number): LineSource & InModule => ({
+      module,
       from,
       to,
       y: row.depthMillimetres,
@@ -79,6 +87,7 @@ export function sourcesOf(
               const parts = (own?.[k]?.leastShare ?? 1) < UNEVEN ? PARTS : 1;
               return Array.from({ length: parts }, (_, i) =>
                 line(
+                  k,
                   from + (i * (to - from)) / parts,
                   from + ((i + 1) * (to - from)) / parts,
                   shareOver(k, i / parts, (i + 1) / parts),
@@ -87,12 +96,15 @@ export function sourcesOf(
             }),
       spots:
         row.form === 'spot'
-          ? spotsOf(row, rig, area).map((x) => ({
-              x,
-              y: row.depthMillimetres,
-              z: row.heightMillimetres,
-              lumens: row.lumens * leaves,
-            }))
+          ? pieces.flatMap((piece, module) =>
+              spotsIn(row, piece).map((x) => ({
+                module,
+                x,
+                y: row.depthMillimetres,
+                z: row.heightMillimetres,
+                lumens: row.lumens * leaves,
+              })),
+            )
           : [],
     };
   });

@@ -16,6 +16,7 @@ const lux = (figure: number): string => formatQuantity(figure, 'lux', { signific
 export function LightFigures({ rig, light }: LightFiguresProps) {
   const steps = Math.round(eyeSteps(light.meanLux, rig.wanted.lux));
   const [worst] = [...light.joints].sort((a, b) => a.lux / a.besideLux - b.lux / b.besideLux);
+  const alone = worst?.alone ? Math.min(worst.alone.left, worst.alone.right) : null;
   const figures: readonly (readonly [string, string, string])[] = [
     [
       'Mean',
@@ -29,6 +30,9 @@ export function LightFigures({ rig, light }: LightFiguresProps) {
           ['At joints', lux(worst.lux), `${Math.round((100 * worst.lux) / worst.besideLux)} % of beside`],
         ] as const)
       : []),
+    ...(alone === null
+      ? []
+      : ([['One module alone', lux(alone), 'at the joint; its neighbour gives the rest']] as const)),
     ...(light.backsceneLux === null
       ? []
       : ([['Backscene', lux(light.backsceneLux), 'as it stands']] as const)),

@@ -80,8 +80,11 @@ export const darkJoint: RigRule = {
         severity: 'mind' as const,
         title: `A dark band at ${dark.length === 1 ? 'the joint' : `${dark.length} joints`}`,
         sentence: `At ${formatQuantity(worst.at, 'millimetre')} along there are ${formatQuantity(worst.lux, 'lux')}, ${formatQuantity(worst.besideLux, 'lux')} beside it: ${Math.round(-worst.steps)} steps of a hundred, and from ${SEEN_LIGHTNESS} on an eye sees it.`,
-        reason:
-          'What one module lacks at its end its neighbour gives only where both rows reach the joint. A gap of the rig’s height or less is seen as a band.',
+        reason: `${
+          worst.alone
+            ? `Of their own lamps the module at the left gives ${formatQuantity(worst.alone.left, 'lux')} there and the one at the right ${formatQuantity(worst.alone.right, 'lux')}: what one lacks`
+            : 'What one board lacks'
+        } at its end its neighbour gives only where both rows reach the joint. A gap of the rig’s height or less is seen as a band.`,
         paths: [rigPath(rigId, 'rows')],
         terminals: [],
         figures: [{ is: worst.lux, limit: worst.besideLux, unit: 'lux' as const }],
