@@ -66,7 +66,13 @@ export function rowOf(
     converter: false,
     ...place,
   };
-  return { ...row, fromMillimetres: Math.max(0, (place.lengthMillimetres - laidMillimetres(row)) / 2) };
+  return {
+    ...row,
+    fromMillimetres: Math.max(
+      0,
+      (place.lengthMillimetres - laidMillimetres(row, place.lengthMillimetres)) / 2,
+    ),
+  };
 }
 
 /** A rig with nothing in it yet, over its boards. */

@@ -11,25 +11,28 @@ export interface RowPiece {
 
 type Row = RigRowRecord & { readonly id: string };
 
-/** Lit length that is got of a wanted one: strip to its cut marks, tubes whole. */
-export function laidMillimetres({
-  form,
-  cutMillimetres,
-  pieceMillimetres,
-  lengthMillimetres,
-}: RigRowRecord): number {
+/** How long a rig is along, or one module of it, in millimetres. */
+export const stretchMillimetres = (rig: Pick<RigRecord, 'moduleMillimetres'>, area: RigArea): number =>
+  Math.min(rig.moduleMillimetres ?? area.width, area.width);
+
+/**
+ * Lit length that is got of a wanted one: strip to its cut marks, tubes and spots whole.
+ * @param room how long a stretch it may hang on; nothing hangs out over the end of a module
+ */
+export function laidMillimetres(
+  { form, cutMillimetres, pieceMillimetres, lengthMillimetres, fromMillimetres }: RigRowRecord,
+  room: number,
+): number {
   const step = form === 'strip' ? cutMillimetres : pieceMillimetres;
-  return Math.floor(lengthMillimetres / step + 1e-9) * step;
+  return Math.max(0, Math.floor(Math.min(lengthMillimetres, room - fromMillimetres) / step + 1e-9) * step);
 }
 
-/** Pieces of a row that are lit: in each module one, within the area. */
+/** Pieces of a row that are lit: in each module one, as far as it reaches; the last module may be shorter. */
 export function piecesOf(row: RigRowRecord, rig: RigRecord, area: RigArea): RowPiece[] {
-  const laid = laidMillimetres(row);
-  if (laid <= 0) return [];
-  const module = rig.moduleMillimetres ?? area.width;
-  return Array.from({ length: Math.max(1, Math.ceil(area.width / module)) }, (_, k) => {
-    const from = k * module + row.fromMillimetres;
-    return { from, to: Math.min(from + laid, area.width) };
+  const stretch = stretchMillimetres(rig, area);
+  return Array.from({ length: Math.ceil(area.width / stretch - 1e-9) }, (_, k) => {
+    const from = k * stretch + row.fromMillimetres;
+    return { from, to: from + laidMillimetres(row, Math.min(stretch, area.width - k * stretch)) };
   }).filter((p) => p.to > p.from);
 }
 

@@ -2,7 +2,7 @@ import { inOrder } from '../document/in-order';
 import { formatQuantity } from '../quantity/format';
 import { channels, lampKilograms } from '../part/overhead-lamp';
 import { areaOf } from './area';
-import { laidMillimetres, piecesOf, rigHeight, spotsOf } from './geometry';
+import { piecesOf, rigHeight, spotsOf } from './geometry';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
 
@@ -163,7 +163,7 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
     const count =
       row.form === 'spot'
         ? spotsOf(row, rig, area).length
-        : pieces.length * Math.max(0, Math.round(laidMillimetres(row) / row.pieceMillimetres));
+        : pieces.reduce((sum, p) => sum + Math.round((p.to - p.from) / row.pieceMillimetres), 0);
     return {
       name: `${row.name}: ${row.form === 'spot' ? 'spots' : 'tubes'}`,
       count,

@@ -112,11 +112,15 @@ describe('pieces', () => {
           const rig = one(layout);
           const area = areaOf(layout, rig);
           const row = rig.rows['row-1'];
-          expect(laidMillimetres(row) % row.cutMillimetres).toBeCloseTo(0, 6);
+          const stretch = Math.min(module ?? width, width);
+          expect(laidMillimetres(row, stretch) % row.cutMillimetres).toBeCloseTo(0, 6);
           for (const p of piecesOf(row, rig, area)) {
             expect(p.from).toBeGreaterThanOrEqual(0);
-            expect(p.to).toBeLessThanOrEqual(area.width + 1e-9);
-            expect(p.to - p.from).toBeLessThanOrEqual(laidMillimetres(row) + 1e-9);
+            expect((p.to - p.from) % row.cutMillimetres).toBeCloseTo(0, 6);
+            // It ends with its own module, and with the boards.
+            const end = Math.min(width, (Math.floor(p.from / stretch) + 1) * stretch);
+            expect(p.to).toBeLessThanOrEqual(end + 1e-6);
+            expect(p.to - p.from).toBeLessThanOrEqual(laidMillimetres(row, stretch) + 1e-9);
           }
         },
       ),

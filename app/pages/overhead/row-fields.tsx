@@ -5,7 +5,7 @@ import { inOrder } from '../../../core/document/in-order';
 import { freeId } from '../../../core/document/usual-supply';
 import { rowOf } from '../../../core/overhead/begin';
 import { areaOf } from '../../../core/overhead/area';
-import { laidMillimetres } from '../../../core/overhead/geometry';
+import { laidMillimetres, stretchMillimetres } from '../../../core/overhead/geometry';
 import { channels, overheadLamps, type ChannelName } from '../../../core/part/overhead-lamp';
 import { CheckField } from '../../fields/check-field';
 import { Choice } from '../../fields/choice';
@@ -114,7 +114,7 @@ function OneRow({ layout, rigId, rowId, onGone, onSlide }: OneRowProps) {
   const set = (label: string, change: (r: Draft<RigRowRecord>) => unknown, step?: string): void =>
     edit(label, (draft) => void change(draft.rigs[rigId].rows[rowId]), step);
   const sold = lampOf(row);
-  const laid = laidMillimetres(row);
+  const laid = laidMillimetres(row, stretchMillimetres(rig, area));
   return (
     <section aria-label={row.name}>
       <TextField

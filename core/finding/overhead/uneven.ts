@@ -1,20 +1,20 @@
 import { formatQuantity } from '../../quantity/format';
 import { SEEN_LIGHTNESS } from '../../light/difference';
 import { eyeSteps } from '../../overhead/light';
-import { laidMillimetres } from '../../overhead/geometry';
+import { laidMillimetres, stretchMillimetres } from '../../overhead/geometry';
 import { eachRow, rigPath, type OfRig, type RigRule } from './rig-rule';
 import type { Cure } from '../finding';
 
 /** Rows as long as the boards, or the module: as near as their cut marks allow. */
 function longerRows({ rig, rigId, light }: OfRig): Cure {
-  const whole = Math.min(rig.moduleMillimetres ?? light.area.width, light.area.width);
+  const whole = stretchMillimetres(rig, light.area);
   return {
     label: `Rows as long as ${rig.moduleMillimetres === null ? 'the boards' : 'the module'}`,
     recipe: eachRow(rigId, (row) => {
       row.fromMillimetres = 0;
       row.lengthMillimetres = whole;
       // Half of what the cut marks leave over at either end.
-      row.fromMillimetres = Math.max(0, (whole - laidMillimetres(row)) / 2);
+      row.fromMillimetres = Math.max(0, (whole - laidMillimetres(row, whole)) / 2);
     }),
   };
 }
