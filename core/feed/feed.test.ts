@@ -437,6 +437,10 @@ describe('the table of runs', () => {
     expect(lines).toHaveLength(1 + 6);
     expect(lines[1]).toContain('50/0.25,red,black,250');
     expect(rows[0].price).toBeCloseTo(2 * 0.25 * 0.95, 9);
+    // How long a run is hangs on the plan alone: it is told before anything is solved.
+    expect(runTable(layout, null).map((r) => [r.millimetres, r.amps])).toEqual(
+      rows.map((r) => [r.millimetres, null]),
+    );
   });
   test('what hangs on what is found through converters', () => {
     const layout = fc.sample(

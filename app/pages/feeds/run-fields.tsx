@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
+import { runMillimetres } from '../../../core/feed/run-length';
 import { isRail, runConductors } from '../../../core/part/rail';
 import { fuseSpeeds, type FuseSpeedName } from '../../../core/part/fuse-speed';
 import { fuseRatings } from '../../../core/part/fuse-ratings';
@@ -37,6 +38,7 @@ export function RunFields({ layout, id, run, figures }: RunFieldsProps) {
     edit(label, (draft) => recipe(draft.network.runs[id]));
   const { nodes } = layout.network;
   const reading = figures?.runs.get(id);
+  const byPlan = runMillimetres(layout, { ...run, millimetres: null });
   const colour = (side: 'plus' | 'minus', label: string) => (
     <SelectField<WireColour>
       label={label}
@@ -88,15 +90,12 @@ export function RunFields({ layout, id, run, figures }: RunFieldsProps) {
         options={[
           {
             value: BY_PLAN,
-            label: `by the plan${isRail(run.wire) ? '' : ', with slack'}: ${reading?.millimetres ?? 0} mm`,
+            label: `by the plan${isRail(run.wire) ? '' : ', with slack'}: ${formatQuantity(byPlan, 'millimetre')}`,
           },
           { value: 'typed', label: 'as measured' },
         ]}
         onChange={(to) =>
-          set(
-            'Length of a run',
-            (own) => void (own.millimetres = to === BY_PLAN ? null : (reading?.millimetres ?? 1000)),
-          )
+          set('Length of a run', (own) => void (own.millimetres = to === BY_PLAN ? null : byPlan))
         }
       />
       {run.millimetres !== null && (

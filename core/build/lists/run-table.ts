@@ -2,6 +2,7 @@ import { inOrder } from '../../document/in-order';
 import { isRail, runConductors } from '../../part/rail';
 import { fuseSpeeds } from '../../part/fuse-speed';
 import { formatQuantity } from '../../quantity/format';
+import { runMillimetres } from '../../feed/run-length';
 import { writeCsv } from './csv';
 import type { Layout } from '../../document/layout';
 import type { RunPart } from '../../document/network-record';
@@ -44,7 +45,7 @@ export function runTable(layout: Layout, reading: FeedFigures | null): RunRow[] 
   const { nodes, runs } = layout.network;
   return inOrder(runs).map((run) => {
     const solved = reading?.runs.get(run.id);
-    const millimetres = solved?.millimetres ?? 0;
+    const millimetres = runMillimetres(layout, run);
     return {
       id: run.id,
       label: run.label,
