@@ -1,4 +1,5 @@
-import { lampName } from '../../../../core/kinds/locomotive/lamp-name';
+import { useMemo } from 'react';
+import { lampNames } from '../../../../core/kinds/locomotive/lamp-name';
 import { lampRoles } from '../../../../core/document/lamp-roles';
 import { undersideAboveRail } from '../../../../core/kinds/locomotive/body';
 import { endOutline } from './vehicle-shape';
@@ -17,6 +18,7 @@ export function EndView({ job, end, glows }: EndViewProps) {
   const { widthMillimetres: w, heightMillimetres: h, wheelMillimetres: wheel } = job.body;
   const floor = -undersideAboveRail(job.body);
   const roof = floor - h;
+  const names = useMemo(() => lampNames(job), [job]);
   const lamps = Object.entries(job.lamps).filter(([, l]) => l.end === end);
   const cab = lamps.filter(([, l]) => lampRoles[l.role].inside).map(([id]) => glows.get(id));
   const inside = cab.filter((g) => g !== undefined).sort((a, b) => b.strength - a.strength)[0];
@@ -90,7 +92,7 @@ export function EndView({ job, end, glows }: EndViewProps) {
           lamp.role === 'number-board' || lamp.role === 'destination' || lamp.role === 'head-code';
         return (
           <g key={id}>
-            <title>{lampName(job, id)}</title>
+            <title>{names.get(id)}</title>
             {lit && (
               <>
                 <circle

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { LocomotiveRecord } from '../../../../core/kinds/locomotive/record';
 import type { VehicleShape } from './vehicle-shape';
 
@@ -6,8 +7,8 @@ interface GearProps {
   readonly shape: VehicleShape;
 }
 
-/** Wheels in their bogies, or in a frame with rods; buffers and hook at both ends. */
-export function RunningGear({ body, shape }: GearProps) {
+/** Wheels in their bogies, or in a frame with rods; buffers and hook at both ends. A lamp that flickers does not draw them anew. */
+export const RunningGear = memo(function RunningGear({ body, shape }: GearProps) {
   const { lengthMillimetres: l, wheelMillimetres: wheel, heightMillimetres: h } = body;
   const radius = wheel / 2;
   return (
@@ -37,7 +38,7 @@ export function RunningGear({ body, shape }: GearProps) {
       <Buffers x={l} out={1} y={shape.floor + wheel * 0.12} size={h * 0.07} />
     </g>
   );
-}
+});
 
 interface WheelsProps {
   readonly wheels: readonly number[];
@@ -110,7 +111,7 @@ function Buffers({
 }
 
 /** What tells the sort of vehicle: louvres and handrails of a hood, grilles of a machine room, doors of a railcar. */
-export function BodyDetails({ body, shape }: GearProps) {
+export const BodyDetails = memo(function BodyDetails({ body, shape }: GearProps) {
   const { lengthMillimetres: l, heightMillimetres: h } = body;
   const { floor, roof } = shape;
   const line = { stroke: '#61736b', strokeWidth: 0.35, fill: 'none' } as const;
@@ -195,4 +196,4 @@ export function BodyDetails({ body, shape }: GearProps) {
       ))}
     </g>
   );
-}
+});

@@ -29,8 +29,16 @@ export interface VehicleShape {
 export const HOOD = { cab: 0.3, cabStart: 0.58, hoodUp: 0.68 };
 const NOSE = { slope: 0.035 };
 
-/** The body as seen from its side, end A at the left. */
+const shapes = new WeakMap<Body, VehicleShape>();
+
+/** The body as seen from its side, end A at the left: the same for as long as the body is. */
 export function vehicleShape(body: Body): VehicleShape {
+  const known = shapes.get(body) ?? shapeOf(body);
+  shapes.set(body, known);
+  return known;
+}
+
+function shapeOf(body: Body): VehicleShape {
   const { lengthMillimetres: l, heightMillimetres: h } = body;
   const floor = -undersideAboveRail(body);
   const roof = floor - h;
