@@ -17,6 +17,24 @@ function differs(before: unknown, after: unknown): boolean {
   );
 }
 
+/** What was found of two parts of layouts: every job of a layout that is opened asks it of the same ones. */
+const found = new WeakMap<object, WeakMap<object, boolean>>();
+
+/** The same for a part of a layout, found once. */
+function partDiffers(before: unknown, after: unknown): boolean {
+  if (typeof before !== 'object' || typeof after !== 'object' || before === null || after === null)
+    return before !== after;
+  if (before === after) return false;
+  const known = found.get(before) ?? new WeakMap<object, boolean>();
+  found.set(before, known);
+  const so = known.get(after) ?? differs(before, after);
+  known.set(after, so);
+  return so;
+}
+
+/** Parts of a layout that say nothing of what one job comes to. */
+const BESIDE_JOBS = new Set(['jobs', 'trains', 'name', 'boards', 'network', 'rigs', 'evening']);
+
 /**
  * Whether a change of a layout can change what is solved or judged of a job: the job itself, the
  * supplies, the drawer, the scale; never a note, a price, a train or another job.
@@ -24,11 +42,18 @@ function differs(before: unknown, after: unknown): boolean {
  */
 export function concerns(before: Layout, after: Layout, jobId?: string): boolean {
   if (before === after) return false;
-  if (jobId === undefined)
-    return differs({ ...before, name: '', evening: null }, { ...after, name: '', evening: null });
-  const own = ({ jobs, trains, name, boards, network, rigs, evening, ...rest }: Layout): unknown => {
-    void [trains, name, boards, network, rigs, evening];
-    return { ...rest, job: Object.hasOwn(jobs, jobId) ? jobs[jobId] : null };
-  };
-  return differs(own(before), own(after));
+  const aside = jobId === undefined ? new Set(['name', 'evening']) : BESIDE_JOBS;
+  const parts = new Set([...Object.keys(before), ...Object.keys(after)]);
+  const jobOf = ({ jobs }: Layout): unknown =>
+    jobId !== undefined && Object.hasOwn(jobs, jobId) ? jobs[jobId] : null;
+  return (
+    partDiffers(jobOf(before), jobOf(after)) ||
+    [...parts].some(
+      (part) =>
+        !aside.has(part) &&
+        !REMARKS.has(part) &&
+        (Object.hasOwn(before, part) !== Object.hasOwn(after, part) ||
+          partDiffers(before[part], after[part])),
+    )
+  );
 }
