@@ -31,6 +31,7 @@ import type { State } from '../../core/supply/state';
 import type { CarMatch } from '../../core/study/train';
 import type { FeedWay } from '../../core/finding/feed/higher-volts';
 import type { PlannedWires } from '../../core/finding/feed/plan-wires';
+import type { BetterMix, WantedMix } from '../../core/overhead/better-mix';
 import type { RigStudy } from '../../core/overhead/study';
 import type { HowFar } from '../../core/build/how-far';
 import type { FeedFigures } from '../../core/feed/reading';
@@ -190,6 +191,13 @@ export const questions = {
   /** A rig above the layout: its light, and what it takes. */
   async rig(layout: Layout, { rigId }: OfRig): Promise<RigStudy> {
     return (await import('../../core/overhead/study')).rigStudy(layout, rigId);
+  },
+  /** The mix of its rows that comes nearest to a white. */
+  async betterMix(
+    layout: Layout,
+    { rigId, wanted }: OfRig & { readonly wanted: WantedMix },
+  ): Promise<BetterMix | null> {
+    return (await import('../../core/overhead/better-mix')).betterMix(layout, rigId, wanted);
   },
   async judgeRig(layout: Layout, { rigId }: OfRig): Promise<Finding[]> {
     return (await import('../../core/finding/overhead')).judgeRig(layout, rigId);

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { screenColour } from '../../../core/light/colour';
 import { colourDifference, SEEN_COLOUR } from '../../../core/light/difference';
@@ -7,18 +7,18 @@ import { duvWords, whiteXy } from '../../../core/light/white';
 import { formatQuantity } from '../../../core/quantity/format';
 import { FigureTable } from '../../fields/figure-table';
 import { NumberField } from '../../fields/number-field';
-import type { Layout } from '../../../core/document/layout';
 import type { RigLight } from '../../../core/overhead/light';
 import type { RigRecord } from '../../../core/document/rig-record';
 
 interface ColourFiguresProps {
-  readonly layout: Layout;
   readonly rig: RigRecord;
   readonly light: RigLight;
+  /** What can be made of the mix, after what it is. */
+  readonly children?: ReactNode;
 }
 
 /** The mix of the rows, how far it drifts, and what another light does to paints and greens. */
-export function ColourFigures({ rig, light }: ColourFiguresProps) {
+export function ColourFigures({ rig, light, children }: ColourFiguresProps) {
   const [besideKelvin, setBeside] = useState(3000);
   const beside = whiteXy({ kelvin: besideKelvin, duv: 0 });
   const shifts = paintShifts(beside, light.xy);
@@ -52,6 +52,7 @@ export function ColourFigures({ rig, light }: ColourFiguresProps) {
           ['From the mix', (r) => colourDifference(light.byRow.get(r.id)!.xy, light.xy).toFixed(4)],
         ]}
       />
+      {children}
       <h3 className="part-head">Paints and greens, against another light</h3>
       <div className="rig-beside">
         <NumberField

@@ -9,6 +9,7 @@ import { SelectField } from '../../fields/select-field';
 import { idOf, rigPath } from '../../shell/paths';
 import { useLayoutStore } from '../../store/layout-store';
 import { useStudy } from '../../workers/use-study';
+import { BetterMixOf } from './better-mix';
 import { ColourFigures } from './colour-figures';
 import { MountingList } from './mounting-list';
 import { OnFeeds } from './on-feeds';
@@ -94,7 +95,11 @@ function Rig({ layout: open, rigId }: { readonly layout: Layout; readonly rigId:
           value={view}
           onChange={setView}
         />
-        {answer && view === 'colour' && <ColourFigures layout={layout} rig={rig} light={answer.light} />}
+        {answer && view === 'colour' && (
+          <ColourFigures rig={rig} light={answer.light}>
+            <BetterMixOf layout={layout} rigId={rigId} />
+          </ColourFigures>
+        )}
         {answer && view === 'power' && (
           <PowerFigures rig={rig} power={answer.power}>
             {answer.power && <OnFeeds layout={layout} rigId={rigId} />}

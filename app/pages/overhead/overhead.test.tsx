@@ -1,11 +1,15 @@
 // @vitest-environment happy-dom
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
+import { betterMix, type WantedMix } from '../../../core/overhead/better-mix';
 import { movingLight, rigStudy, withRow, type MovedRow } from '../../../core/overhead/study';
 import { useLayoutStore } from '../../store/layout-store';
+import { hand } from '../../workers/desk';
 import { BoardFields } from '../feeds/board-fields';
+import { BetterMixOf } from './better-mix';
+import { ChromaticityField } from './chromaticity-field';
 import { ColourFigures } from './colour-figures';
 import { CompareLights } from './compare-lights';
 import { LightFigures } from './light-figures';
@@ -19,6 +23,7 @@ import { RigSection } from './rig-section';
 import { movingRow } from './rig-stage';
 import { RowFields } from './row-fields';
 import type { Layout } from '../../../core/document/layout';
+import type { White } from '../../../core/light/white';
 import type { RigRecord } from '../../../core/document/rig-record';
 
 const now = (): Layout => useLayoutStore.getState().layout!;
@@ -76,7 +81,7 @@ describe('figures of a rig', () => {
     expect(screen.getByText('Backscene')).toBeDefined();
   });
   test('colour of the mix, and what another light does to greens', () => {
-    render(<ColourFigures layout={now()} rig={rig()} light={study().light} />);
+    render(<ColourFigures rig={rig()} light={study().light} />);
     const paints = screen.getByRole('table', { name: 'How paints change' });
     expect(within(paints).getByText('Grass green')).toBeDefined();
     expect(within(paints).getAllByText(/^\d+ bluer$/).length).toBeGreaterThan(3);
@@ -84,6 +89,37 @@ describe('figures of a rig', () => {
     expect(within(screen.getByRole('table', { name: 'How paints change' })).queryAllByText(/bluer/)).toEqual(
       [],
     );
+  });
+  test('a better mix of the rows there are, and no word of one that is none', async () => {
+    vi.spyOn(hand, 'ask').mockImplementation(
+      (_, layout, of) =>
+        ({
+          answer: Promise.resolve(
+            betterMix(layout, rigId, (of as unknown as { readonly wanted: WantedMix }).wanted),
+          ),
+          onEarly: () => undefined,
+          leave: () => undefined,
+        }) as never,
+    );
+    useLayoutStore.getState().edit('Warm and cool', (draft) => {
+      const { rows } = draft.rigs[rigId];
+      rows['row-1'].kelvin = 2700;
+      rows['row-2'].kelvin = 6500;
+      rows['row-3'].kelvin = 2700;
+    });
+    render(<BetterMixOf layout={now()} rigId={rigId} />);
+    const table = await screen.findByRole('table', { name: 'Rows of the better mix' });
+    expect(within(table).getByText('Row 2')).toBeDefined();
+    const before = study().light.white.kelvin;
+    fireEvent.click(screen.getByRole('button', { name: 'Dim the rows so' }));
+    const after = study().light.white.kelvin;
+    expect(Math.abs(after - 4500)).toBeLessThan(Math.abs(before - 4500));
+    cleanup();
+    useLayoutStore.getState().edit('One white', (draft) => {
+      for (const row of Object.values(draft.rigs[rigId].rows)) row.kelvin = 3000;
+    });
+    render(<BetterMixOf layout={now()} rigId={rigId} />);
+    expect(await screen.findByText(/no other mix of them comes nearer/)).toBeDefined();
   });
   test('power row by row, and a converter with both currents', () => {
     useLayoutStore.getState().edit('On', (draft) => void (draft.rigs[rigId].rows.old.on = true));
@@ -199,6 +235,16 @@ describe('fields of a rig', () => {
     const quick = movingLight(now(), rigId, { power })(there);
     expect(quick.map.stepMillimetres).toBeGreaterThan(2 * whole.map.stepMillimetres);
     expect(Math.abs(quick.meanLux / whole.meanLux - 1)).toBeLessThan(0.01);
+  });
+  test('a white is taken by its x and y; what is none is refused', () => {
+    const kept: White[] = [];
+    render(<ChromaticityField white={{ kelvin: 4000, duv: 0 }} onCommit={(white) => kept.push(white)} />);
+    type('Chromaticity x, y', '0.69, 0.30');
+    expect(screen.getByRole('alert').textContent).toMatch(/no white/);
+    type('Chromaticity x, y', '0.4476, 0.4074');
+    expect(kept).toHaveLength(1);
+    // CIE 15: illuminant A, 2856 K.
+    expect(Math.abs(kept[0].kelvin - 2856)).toBeLessThan(12);
   });
   test('nonsense is refused beside its field', () => {
     render(

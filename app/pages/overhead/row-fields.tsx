@@ -16,6 +16,7 @@ import { SliderField } from '../../fields/slider-field';
 import { TextField } from '../../fields/text-field';
 import { useLayoutStore } from '../../store/layout-store';
 import type { MovedRow } from '../../../core/overhead/study';
+import { ChromaticityField } from './chromaticity-field';
 import type { Draft } from 'immer';
 import type { Layout } from '../../../core/document/layout';
 import type { RigRowRecord } from '../../../core/document/rig-record';
@@ -280,6 +281,10 @@ function OneRow({ layout, rigId, rowId, onGone, onSlide }: OneRowProps) {
             />
           )}
         </div>
+        <ChromaticityField
+          white={row}
+          onCommit={({ kelvin, duv }) => set('White of a row', (r) => Object.assign(r, { kelvin, duv }))}
+        />
         <SliderField
           label="Green or magenta (Duv)"
           figure={row.duv}

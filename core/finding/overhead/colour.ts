@@ -2,6 +2,7 @@ import { inOrder } from '../../document/in-order';
 import { formatQuantity } from '../../quantity/format';
 import { SEEN_COLOUR } from '../../light/difference';
 import { apart } from '../../overhead/arrival';
+import { betterMix, mixRows } from '../../overhead/better-mix';
 import { eachRow, rigPath, type RigRule } from './rig-rule';
 
 /** Colours of white to the thousandth the eye parts. */
@@ -46,7 +47,7 @@ export const colourDrift: RigRule = {
 /** A mix that is warmer or cooler than what is wanted. */
 export const notWantedColour: RigRule = {
   id: 'rig-colour',
-  judge({ rig, rigId, light }) {
+  judge({ layout, rig, rigId, light }) {
     const { leastKelvin, mostKelvin } = rig.wanted;
     const { kelvin } = light.white;
     if (Object.keys(rig.rows).length === 0) return [];
@@ -66,6 +67,13 @@ export const notWantedColour: RigRule = {
           { is: kelvin, limit: kelvin < leastKelvin ? leastKelvin : mostKelvin, unit: 'kelvin' as const },
         ],
         cures: [
+          {
+            label: `The rows there are, mixed for ${middle} K`,
+            recipe: (draft) => {
+              const mix = betterMix(layout, rigId, { kelvin: middle, duv: 0, lux: rig.wanted.lux });
+              if (mix) mixRows(draft.rigs[rigId], mix.levels);
+            },
+          },
           {
             label: `Rows of ${middle} K`,
             recipe: eachRow(rigId, (row) => (row.kelvin = middle)),
