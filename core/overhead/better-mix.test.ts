@@ -44,7 +44,7 @@ describe('levels of a mix', () => {
         (of, shares) => {
           const all = of.map((l) => tristimulus(whiteXy(l), l.lux));
           const aim = mixed(all, (k) => shares[k]);
-          const levels = mixLevels(all, dark, aim, 300);
+          const levels = mixLevels(all, dark, aim);
           for (const level of levels) {
             expect(level).toBeGreaterThanOrEqual(0);
             expect(level).toBeLessThanOrEqual(1);
@@ -62,21 +62,16 @@ describe('levels of a mix', () => {
     const [warm, cool] = [3000, 6500].map((k) => whiteXy({ kelvin: k, duv: 0 }));
     const t = 0.4;
     const at = { x: warm.x + t * (cool.x - warm.x), y: warm.y + t * (cool.y - warm.y) };
-    const levels = mixLevels(
-      [tristimulus(warm, 1000), tristimulus(cool, 1000)],
-      dark,
-      tristimulus(at, 500),
-      300,
-    );
+    const levels = mixLevels([tristimulus(warm, 1000), tristimulus(cool, 1000)], dark, tristimulus(at, 500));
     const sums = [(levels[0] * 1000) / warm.y, (levels[1] * 1000) / cool.y];
     expect(sums[1] / (sums[0] + sums[1])).toBeCloseTo(t, 2);
     expect(1000 * (levels[0] + levels[1])).toBeCloseTo(500, -1);
   });
   test('rows alike are dimmed alike, and what is there anyway is not added again', () => {
     const light = tristimulus(whiteXy(noon), 400);
-    const levels = mixLevels([light, light, light], dark, tristimulus(whiteXy(noon), 600), 100);
+    const levels = mixLevels([light, light, light], dark, tristimulus(whiteXy(noon), 600));
     for (const level of levels) expect(level).toBeCloseTo(0.5, 3);
-    const rest = mixLevels([light, light, light], light, tristimulus(whiteXy(noon), 600), 100);
+    const rest = mixLevels([light, light, light], light, tristimulus(whiteXy(noon), 600));
     for (const level of rest) expect(level).toBeCloseTo(200 / 1200, 2);
   });
 });
@@ -116,6 +111,12 @@ describe('a better mix of a rig', () => {
     expect(near.white.kelvin).toBeGreaterThan(3400);
     const one = betterMix(whites(3000, 3000, 3000), 'rig', wanted)!;
     expect(one.away).toBeCloseTo(one.awayNow, 6);
+    expect([near.isBetter, one.isBetter]).toEqual([true, true]);
+    // Of that white there is as much as is wanted, or as they give.
+    expect(one.lux).toBeCloseTo(400, -1);
+    const all = betterMix(whites(3000, 3000, 3000), 'rig', { ...noon, lux: 5000 })!;
+    expect([...all.levels.values()]).toEqual([1, 1, 1]);
+    expect(all.isBetter).toBe(false);
   });
   test('no rows have no mix, and a rig there is not is refused', () => {
     expect(

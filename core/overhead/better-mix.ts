@@ -1,5 +1,5 @@
 import { colourDifference, SEEN_COLOUR } from '../light/difference';
-import { tristimulus, whiteXy, type Tristimulus, type White } from '../light/white';
+import { chromaticityOf, mixed, tristimulus, whiteXy, type Tristimulus, type White } from '../light/white';
 import { boundedLeastSquares } from '../part/bounded-least-squares';
 import { QUICK_HERTZ } from './limits';
 import { feedVolts } from './power';
@@ -22,14 +22,24 @@ export interface BetterMix {
   /** Distance from the wanted white in u', v': with these levels, and as the rig stands. */
   readonly away: number;
   readonly awayNow: number;
+  /** It is nearer to the white by what counts, or as near to the eye and nearer to the light that is wanted. */
+  readonly isBetter: boolean;
 }
 
 /** Light of rows for a mix is found so coarse, in millimetres. */
 const STEP = 40;
 /** A dimmer is set to a whole percent; what would be less than two is left dark. */
 const LEAST_LEVEL = 0.02;
-/** How much more colour counts than light, the least first: the first that an eye takes for the wanted white is taken. */
-const WEIGHTS = Array.from({ length: 11 }, (_, i) => 10 ** (i / 2));
+/** A difference of 1 in u', v' counts as much as so many times the light. */
+const COLOUR_WEIGHT = 30;
+/** No mix is looked for that gives less than this share of what is wanted. */
+const LEAST_SHARE = 0.1;
+/** Halvings between a mix that gives too much to be of its white, and one that is. */
+const HALVINGS = 10;
+/** A mix this little farther off, in u', v', is as near. */
+const AS_NEAR = 0.0005;
+/** Light so much nearer to what is wanted, as a share of it, is worth a change. */
+const SEEN_LACK = 0.02;
 /** Spare to what the eye sees: levels are rounded. */
 const GOOD = 0.8 * SEEN_COLOUR;
 /** Rows alike are dimmed alike: each is drawn to its full light by so little. */
@@ -39,17 +49,11 @@ const RIDGE = 1e-3;
  * distance in u', v' and of the lux still lacking.
  * @param lights each at its full, in lux
  * @param there what is there anyway
- * @param weight how much more the colour counts
  */
-export function mixLevels(
-  lights: readonly Tristimulus[],
-  there: Tristimulus,
-  wanted: Tristimulus,
-  weight: number,
-): number[] {
+export function mixLevels(lights: readonly Tristimulus[], there: Tristimulus, wanted: Tristimulus): number[] {
   const sum = ({ X, Y, Z }: Tristimulus): number => X + 15 * Y + 3 * Z;
   const [u, v] = [(4 * wanted.X) / sum(wanted), (9 * wanted.Y) / sum(wanted)];
-  const w = weight / sum(wanted);
+  const w = COLOUR_WEIGHT / sum(wanted);
   // Linear in the amounts: u' (X + 15 Y + 3 Z) = 4 X, and so for v'.
   const parts = (t: Tristimulus): number[] => [
     w * (4 * t.X - u * sum(t)),
@@ -102,23 +106,41 @@ export function betterMix(layout: Layout, rigId: string, wanted: WantedMix): Bet
   const aim = whiteXy(wanted);
   const lights = rows.map(([, row]) => tristimulus(row.xy, row.meanLux));
   const there = tristimulus(dark.xy, dark.meanLux);
-  let best: BetterMix | null = null;
-  for (const weight of WEIGHTS) {
-    const found = mixLevels(lights, there, tristimulus(aim, wanted.lux), weight);
-    const levels = new Map(
-      rows.map(([id], k) => [id, found[k] < LEAST_LEVEL ? 0 : Math.round(100 * found[k]) / 100]),
-    );
-    const light = lit((id) => ({ on: levels.get(id)! > 0, level: levels.get(id)! || 1 }));
-    const away = colourDifference(light.xy, aim);
-    if (light.meanLux > 0 && (best === null || away < best.away))
-      best = {
-        levels,
-        lux: light.meanLux,
-        white: light.white,
-        away,
-        awayNow: colourDifference(now.xy, aim),
-      };
-    if (away <= GOOD) break;
-  }
-  return best;
+  const at = (share: number): number[] => mixLevels(lights, there, tristimulus(aim, share * wanted.lux));
+  const away = (levels: readonly number[]): number => {
+    const xy = chromaticityOf(mixed([...lights, there], (k) => (k < lights.length ? levels[k] : 1)));
+    return xy ? colourDifference(xy, aim) : Infinity;
+  };
+  // The less light is asked for the nearer a mix can come: as bright as an eye lets it be.
+  const enough = Math.max(GOOD, away(at(LEAST_SHARE)) + AS_NEAR);
+  let [most, near] = [1, LEAST_SHARE];
+  if (away(at(most)) <= enough) near = most;
+  else
+    for (let i = 0; i < HALVINGS; i++) {
+      const middle = (most + near) / 2;
+      if (away(at(middle)) <= enough) near = middle;
+      else most = middle;
+    }
+  const dim = at(near);
+  // All in one proportion are of one colour: as bright as they go, up to what is wanted.
+  const given = dim.reduce((sum, level, k) => sum + level * lights[k].Y, 0);
+  const times = Math.min(1 / Math.max(...dim), (wanted.lux - there.Y) / given);
+  const bright = dim.map((level) => Math.min(1, level * times));
+  const found = times > 1 && away(bright) <= Math.max(enough, away(dim)) ? bright : dim;
+  const levels = new Map(
+    rows.map(([id], k) => [id, found[k] < LEAST_LEVEL ? 0 : Math.round(100 * found[k]) / 100]),
+  );
+  const light = lit((id) => ({ on: levels.get(id)! > 0, level: levels.get(id)! || 1 }));
+  const [awayThen, awayNow] = [light, now].map((of) => colourDifference(of.xy, aim));
+  const lacks = (lux: number): number => Math.abs(lux - wanted.lux) / wanted.lux;
+  return {
+    levels,
+    lux: light.meanLux,
+    white: light.white,
+    away: awayThen,
+    awayNow,
+    isBetter:
+      awayThen < awayNow - AS_NEAR ||
+      (awayThen <= Math.max(SEEN_COLOUR, awayNow) && lacks(light.meanLux) < lacks(now.meanLux) - SEEN_LACK),
+  };
 }

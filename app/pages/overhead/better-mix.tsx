@@ -26,7 +26,6 @@ export function BetterMixOf({ layout, rigId }: BetterMixOfProps) {
   const kelvin = typed ?? (leastKelvin + mostKelvin) / 2;
   const found = useStudy('betterMix', layout, { rigId, wanted: { kelvin, duv: 0, lux } }, 'slow');
   const mix = found.answer;
-  const isNearer = mix !== null && mix.away < mix.awayNow - SEEN_COLOUR / 10;
   return (
     <section aria-label="A better mix">
       <h3 className="part-head">A better mix of the rows there are</h3>
@@ -42,13 +41,13 @@ export function BetterMixOf({ layout, rigId }: BetterMixOfProps) {
       </div>
       {found.failure && <p className="field-refusal">{found.failure}</p>}
       {!found.failure && mix === null && found.stale && <Skeleton active />}
-      {mix && !isNearer && (
+      {mix && !mix.isBetter && (
         <p className={found.stale ? 'stale' : undefined}>
           The rows are {mix.awayNow.toFixed(4)} from it in u′v′
-          {mix.awayNow <= SEEN_COLOUR ? ', which no eye sees' : ''}; no other mix of them comes nearer.
+          {mix.awayNow <= SEEN_COLOUR ? ', which no eye sees' : ''}; no other mix of them comes nearer to it.
         </p>
       )}
-      {mix && isNearer && (
+      {mix?.isBetter && (
         <div className={found.stale ? 'stale' : undefined}>
           <p>
             Dimmed so they give <b>{formatQuantity(mix.lux, 'lux', { significant: 3 })}</b> of{' '}

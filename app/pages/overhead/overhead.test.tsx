@@ -116,7 +116,8 @@ describe('figures of a rig', () => {
     expect(Math.abs(after - 4500)).toBeLessThan(Math.abs(before - 4500));
     cleanup();
     useLayoutStore.getState().edit('One white', (draft) => {
-      for (const row of Object.values(draft.rigs[rigId].rows)) row.kelvin = 3000;
+      for (const row of Object.values(draft.rigs[rigId].rows)) Object.assign(row, { kelvin: 3000, level: 1 });
+      draft.rigs[rigId].rows.old.on = true;
     });
     render(<BetterMixOf layout={now()} rigId={rigId} />);
     expect(await screen.findByText(/no other mix of them comes nearer/)).toBeDefined();
