@@ -4,11 +4,12 @@ import { windowLightnessBy } from '../../../../core/light/wanted';
 import { inOrder } from '../../../../core/document/in-order';
 import { coachInterior } from '../../../../core/kinds/coach/interior';
 import { endLampLightness } from '../../../../core/kinds/coach/tail-lamp';
-import { coachShape, type CoachShape } from './coach-shape';
+import { bodyPath, coachShape, roofPath, type CoachShape } from './coach-shape';
+import { Pane } from './pane';
 import { DARK_COLOUR } from '../../../drawings/lamp-colour';
 import type { CoachRecord } from '../../../../core/kinds/coach/record';
 import type { Readings } from '../../../../core/study/readings';
-import type { CoachLight, WindowLight } from '../../../../core/kinds/coach/light';
+import type { CoachLight } from '../../../../core/kinds/coach/light';
 import type { StageView } from '../../../store/run-store';
 
 interface CoachOnStageProps {
@@ -28,9 +29,6 @@ const LIFT_SHARE = 0.42;
 
 /** How far the roof is lifted when it is off, in millimetres. */
 export const roofLift = (shape: CoachShape): number => (shape.roof - shape.floor) * LIFT_SHARE;
-
-/** Whether people sit behind a window. */
-const SOMEONE = { compartment: true, saloon: true, corridor: false } as Readonly<Record<string, boolean>>;
 
 /** The coach to scale in millimetres, y down from the rail head; every window as bright and as warm as computed. */
 export function CoachOnStage({ job, steady, light, view, shown, numberMillimetres }: CoachOnStageProps) {
@@ -96,62 +94,6 @@ export function CoachOnStage({ job, steady, light, view, shown, numberMillimetre
       {numberMillimetres !== null && (
         <LampNumbers job={job} shape={shape} flip={flip} lift={lift} pixel={numberMillimetres} />
       )}
-    </g>
-  );
-}
-
-interface PaneProps {
-  readonly number: number;
-  readonly centre: number;
-  readonly shape: CoachShape;
-  readonly job: CoachRecord;
-  readonly window: WindowLight | null;
-  readonly lightness: number;
-  readonly glow: string;
-}
-
-function Pane({ number, centre, shape, job, window, lightness, glow: id }: PaneProps) {
-  const left = centre - shape.windowWidth / 2;
-  const height = shape.windowTop - shape.windowBottom;
-  const colour = window?.xy ? screenColour(window.xy) : DARK_COLOUR;
-  const kind: string = window ? (job.interior.rooms[window.room]?.kind ?? window.room) : 'saloon';
-  const box = { x: left, y: -shape.windowTop, width: shape.windowWidth, height, rx: 0.8 };
-  return (
-    <g data-window={number} data-lightness={lightness.toFixed(1)} data-colour={colour}>
-      <radialGradient id={`${id}glow${number}`}>
-        <stop offset="0" stopColor={colour} stopOpacity={0.55} />
-        <stop offset="0.45" stopColor={colour} stopOpacity={0.2} />
-        <stop offset="1" stopColor={colour} stopOpacity={0} />
-      </radialGradient>
-      <ellipse
-        cx={centre}
-        cy={-(shape.windowBottom + height / 2)}
-        rx={shape.windowWidth * 1.5}
-        ry={height * 1.75}
-        fill={`url(#${id}glow${number})`}
-        opacity={Math.min(1, lightness / 75)}
-      />
-      <rect {...box} fill="#0c1312" stroke="#0a100f" strokeWidth={0.5} />
-      <rect {...box} fill={colour} opacity={Math.min(1, lightness / 82)} />
-      {kind === 'toilet' && <rect {...box} fill="#8d948f" opacity={0.35} />}
-      {SOMEONE[kind] && number % 2 === 1 && (
-        <Passenger x={left + shape.windowWidth * 0.28} y={-shape.windowBottom} size={height} />
-      )}
-      {SOMEONE[kind] && number % 3 === 2 && (
-        <Passenger x={left + shape.windowWidth * 0.74} y={-shape.windowBottom} size={height * 0.9} />
-      )}
-      {kind === 'corridor' && number % 4 === 2 && (
-        <Passenger x={left + shape.windowWidth * 0.5} y={-shape.windowBottom} size={height * 1.25} />
-      )}
-      <rect {...box} fill={`url(#${id}pane)`} opacity={Math.min(1, lightness / 70)} />
-      <line
-        x1={centre}
-        x2={centre}
-        y1={-shape.windowTop}
-        y2={-shape.windowBottom}
-        stroke="#1d2a26"
-        strokeWidth={0.7}
-      />
     </g>
   );
 }
@@ -324,38 +266,5 @@ function LampNumbers({
         );
       })}
     </>
-  );
-}
-
-const shoulderOf = ({ floor, roof }: { floor: number; roof: number }): number => (roof - floor) * 0.2;
-
-function bodyPath(shape: CoachShape, roofed: boolean): string {
-  const { length, floor, roof } = shape;
-  const shoulder = shoulderOf(shape);
-  if (!roofed) return `M0 ${-floor}V${-(roof - shoulder)}H${length}V${-floor}Z`;
-  return `M0 ${-floor}V${-(roof - shoulder)}${roofEdge(shape, 0)}V${-floor}Z`;
-}
-
-function roofPath(shape: CoachShape, lift: number): string {
-  const low = -(shape.roof - shoulderOf(shape)) - lift;
-  return `M0 ${low}${roofEdge(shape, lift)}Z`;
-}
-
-function roofEdge(shape: CoachShape, lift: number): string {
-  const { length, roof } = shape;
-  const shoulder = shoulderOf(shape);
-  const top = -roof - lift;
-  return `Q0 ${top} ${shoulder * 1.4} ${top}H${length - shoulder * 1.4}Q${length} ${top} ${length} ${top + shoulder}`;
-}
-
-/** Someone seen against the light. */
-function Passenger({ x, y, size }: { readonly x: number; readonly y: number; readonly size: number }) {
-  const head = size * 0.15;
-  return (
-    <path
-      fill="#20150a"
-      opacity={0.8}
-      d={`M${x - head * 2} ${y}v${-size * 0.16}q0 ${-size * 0.18} ${head * 1.3} ${-size * 0.18}h${head * 1.4}q${head * 1.3} 0 ${head * 1.3} ${size * 0.18}v${size * 0.16}zM${x - head} ${y - size * 0.5}a${head} ${head} 0 1 1 ${head * 2} 0a${head} ${head} 0 1 1 ${-head * 2} 0z`}
-    />
   );
 }

@@ -35,3 +35,26 @@ export function coachShape(dimensions: CoachRecord['dimensions']): CoachShape {
     trucks,
   };
 }
+
+const shoulderOf = ({ floor, roof }: { floor: number; roof: number }): number => (roof - floor) * 0.2;
+
+/** Outline of the body, with its roof or without. */
+export function bodyPath(shape: CoachShape, roofed: boolean): string {
+  const { length, floor, roof } = shape;
+  const shoulder = shoulderOf(shape);
+  if (!roofed) return `M0 ${-floor}V${-(roof - shoulder)}H${length}V${-floor}Z`;
+  return `M0 ${-floor}V${-(roof - shoulder)}${roofEdge(shape, 0)}V${-floor}Z`;
+}
+
+/** Outline of a roof that is lifted, in millimetres. */
+export function roofPath(shape: CoachShape, lift: number): string {
+  const low = -(shape.roof - shoulderOf(shape)) - lift;
+  return `M0 ${low}${roofEdge(shape, lift)}Z`;
+}
+
+function roofEdge(shape: CoachShape, lift: number): string {
+  const { length, roof } = shape;
+  const shoulder = shoulderOf(shape);
+  const top = -roof - lift;
+  return `Q0 ${top} ${shoulder * 1.4} ${top}H${length - shoulder * 1.4}Q${length} ${top} ${length} ${top + shoulder}`;
+}
