@@ -4,7 +4,7 @@ import { windowLightnessBy } from '../../../../core/light/wanted';
 import { inOrder } from '../../../../core/document/in-order';
 import { coachInterior } from '../../../../core/kinds/coach/interior';
 import { endLampLightness } from '../../../../core/kinds/coach/tail-lamp';
-import { bodyPath, coachShape, roofPath, type CoachShape } from './coach-shape';
+import { bodyPath, coachShape, roofPath, shoulderOf, type CoachShape } from './coach-shape';
 import { Pane } from './pane';
 import { DARK_COLOUR } from '../../../drawings/lamp-colour';
 import type { CoachRecord } from '../../../../core/kinds/coach/record';

@@ -36,7 +36,8 @@ export function coachShape(dimensions: CoachRecord['dimensions']): CoachShape {
   };
 }
 
-const shoulderOf = ({ floor, roof }: { floor: number; roof: number }): number => (roof - floor) * 0.2;
+/** How far down the roof is rounded. */
+export const shoulderOf = ({ floor, roof }: { floor: number; roof: number }): number => (roof - floor) * 0.2;
 
 /** Outline of the body, with its roof or without. */
 export function bodyPath(shape: CoachShape, roofed: boolean): string {
