@@ -6,6 +6,8 @@ export interface Grid {
   readonly ys: readonly number[];
   /** Whether a board lies there, by place. */
   readonly on: Uint8Array;
+  /** The places where one does, in order. */
+  readonly places: Uint32Array;
 }
 
 /** The grid of an area, its places about a step apart. */
@@ -19,5 +21,7 @@ export function gridOf({ width, depth, boards }: RigArea, stepMillimetres: numbe
     const [x, y] = [xs[i % xs.length], ys[Math.floor(i / xs.length)]];
     return Number(boards.some((b) => x >= b.x && x <= b.x + b.width && y >= b.y && y <= b.y + b.depth));
   });
-  return { xs, ys, on };
+  const places: number[] = [];
+  for (let i = 0; i < on.length; i++) if (on[i]) places.push(i);
+  return { xs, ys, on, places: Uint32Array.from(places) };
 }

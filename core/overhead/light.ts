@@ -1,16 +1,17 @@
-import { bandsOf, type Standing } from '../light/bounce';
+import { bandsOf } from '../light/bounce';
 import { lightness } from '../light/lightness';
-import { colourDifference, type Chromaticity } from '../light/difference';
 import { shadowOf, type Shadow } from '../light/penumbra';
 import { chromaticityOf, mixed, tristimulus, whiteOf, whiteXy, type White } from '../light/white';
 import { channels } from '../part/overhead-lamp';
 import { areaOf, type RigArea } from './area';
+import { driftOf } from './drift';
 import { leavesOf, litRows } from './geometry';
 import { gridOf } from './grid';
 import { jointsOf, type Joint } from './joints';
 import { sightOf, type Sight } from './sight';
 import { lightOf, sourcesOf, type Light } from './sources';
 import { standingOf, thrownBackBy } from './thrown-back';
+import type { Chromaticity } from '../light/difference';
 import type { Layout } from '../document/layout';
 import type { RigRecord } from '../document/rig-record';
 import type { PieceRun } from './strip-run';
@@ -68,24 +69,32 @@ export interface LitAs {
   readonly kept?: KeptLux;
 }
 
+/** What one light gives: on the boards with what is thrown back of it, by place of a grid, and on the backscene as it stands. */
+interface Given {
+  readonly lux: Float64Array;
+  readonly backsceneLux: number;
+}
+
 /**
- * Lux of rows on the boards with what is thrown back of them, by place of a grid: kept for as long as a
- * row, and what throws its light back, hang as they hung. For one rig, on one grid.
+ * What rows give, kept for as long as a row, and what throws its light back, hang as they hung. For one
+ * rig, on one grid.
  */
 export class KeptLux {
   private around = '';
-  private known = new WeakMap<object, Float64Array>();
+  private known = new WeakMap<object, Given>();
 
-  /** @param of the record of a row, or a light of a rig beside it */
-  find(of: object, surfaces: readonly Standing[], find: () => Float64Array): Float64Array {
-    const around = JSON.stringify(surfaces);
+  /**
+   * @param of the record of a row, or a light of a rig beside it
+   * @param around what throws light back, in words: another one leaves nothing as it was
+   */
+  find(of: object, around: string, find: () => Given): Given {
     if (around !== this.around) {
       this.around = around;
       this.known = new WeakMap();
     }
-    const lux = this.known.get(of) ?? find();
-    this.known.set(of, lux);
-    return lux;
+    const given = this.known.get(of) ?? find();
+    this.known.set(of, given);
+    return given;
   }
 }
 
@@ -101,26 +110,27 @@ export function rigLight(
   const area = areaOf(layout, rig);
   const sources = sourcesOf(rig, area, runs);
   const grid = gridOf(area, stepMillimetres ?? Math.max(DECK, area.width / MOST_COLUMNS));
-  const { xs, ys, on } = grid;
+  const { xs, ys, on, places } = grid;
   const [columns, rows] = [xs.length, ys.length];
   const surfaces = standingOf(rig, area);
   const addThrownBack = thrownBackBy(surfaces, grid);
-  const luxOf = (light: Light, of: object): Float64Array =>
-    kept.find(of, surfaces, () => {
+  const around = JSON.stringify([surfaces, rig.backscene]);
+  const litBy = (light: Light, of: object): Given & { readonly xy: Chromaticity } => ({
+    xy: light.xy,
+    ...kept.find(of, around, () => {
       const lux = light.onBoards(grid);
       addThrownBack(light, lux);
-      return lux;
-    });
-  const own = sources.map(lightOf);
-  const lights = [...own, ...beside];
-  const lit = [
-    ...own.map((light, k) => ({ xy: light.xy, lux: luxOf(light, rig.rows[sources[k].rowId]) })),
-    ...beside.map((light) => ({ xy: light.xy, lux: luxOf(light, light) })),
-  ];
+      return { lux, backsceneLux: onBackscene(rig, area, light) };
+    }),
+  });
+  const own = sources.map((source) => litBy(lightOf(source), rig.rows[source.rowId]));
+  const lit = [...own, ...beside.map((light) => litBy(light, light))];
   const room = { lux: rig.room.lux, xy: whiteXy({ kelvin: rig.room.kelvin, duv: 0 }) };
-  const lux = Float64Array.from(on, (there) => (there ? room.lux : 0));
-  for (const row of lit) row.lux.forEach((l, i) => (lux[i] += l));
-  const places = Uint32Array.from(lux.keys()).filter((i) => on[i] > 0);
+  const lux = new Float64Array(on.length);
+  for (const i of places) {
+    lux[i] = room.lux;
+    for (const row of lit) lux[i] += row.lux[i];
+  }
   const mean = (of: Float64Array): number => {
     let sum = 0;
     for (const i of places) sum += of[i];
@@ -129,15 +139,9 @@ export function rigLight(
   const meanLux = mean(lux);
   const means = lit.map((row) => mean(row.lux));
   const byRow = new Map(sources.map((s, k) => [s.rowId, { xy: s.xy, meanLux: means[k] }]));
-  const colours = [...lit, room].map((of) => tristimulus(of.xy, 1));
-  const mixAt = (luxOf: (row: number) => number): Chromaticity | null =>
-    chromaticityOf(mixed(colours, (k) => (k < lit.length ? luxOf(k) : room.lux)));
-  const xy = mixAt((k) => means[k]) ?? room.xy;
-  // Colour moves slowly: every few places are enough to find the most.
-  const every = Math.max(1, Math.floor(places.length / 600));
-  let drift = 0;
-  for (let n = 0; n < places.length; n += every)
-    drift = Math.max(drift, colourDifference(mixAt((k) => lit[k].lux[places[n]]) ?? xy, xy));
+  const there = tristimulus(room.xy, room.lux);
+  const mix = mixed([...lit.map((row, k) => tristimulus(row.xy, means[k])), there]);
+  const xy = chromaticityOf(mix) ?? room.xy;
   const front = xs.map((_, c) => {
     for (let r = rows - 1; r >= 0; r--) if (on[r * columns + c]) return lux[r * columns + c];
     return 0;
@@ -153,12 +157,12 @@ export function rigLight(
     mostLux: places.reduce((most, i) => Math.max(most, lux[i]), 0),
     frontLux: front.reduce((a, b) => a + b, 0) / front.length,
     joints: jointsOf(rig, area, sources, atColumn),
-    backsceneLux: backsceneOf(rig, area, lights),
+    backsceneLux: rig.backscene ? lit.reduce((sum, row) => sum + row.backsceneLux, room.lux) : null,
     roomShare: meanLux > 0 ? room.lux / meanLux : 0,
     besideLux: means.slice(own.length).reduce((sum, lux) => sum + lux, 0),
     white: whiteOf(xy),
     xy,
-    drift,
+    drift: driftOf(lit, there, places, xy),
     byRow,
     shadow: shadowOf(
       litRows(rig).map((r) => ({
@@ -172,9 +176,9 @@ export function rigLight(
   };
 }
 
-/** Mean light on a backscene as it stands, direct and the room's. */
-function backsceneOf(rig: RigRecord, area: RigArea, lights: readonly Light[]): number | null {
-  if (!rig.backscene) return null;
+/** Mean direct light of one light on a backscene as it stands; 0 without one. */
+function onBackscene(rig: RigRecord, area: RigArea, light: Light): number {
+  if (!rig.backscene) return 0;
   const bands = bandsOf({
     y: 0,
     fromZ: 0,
@@ -187,8 +191,7 @@ function backsceneOf(rig: RigRecord, area: RigArea, lights: readonly Light[]): n
   // Bands are of unlike height: each counts by its own.
   let [sum, weight] = [0, 0];
   for (const { line, x, z } of bands) {
-    const lux = lights.reduce((s, light) => s + light.at(x, 0, z, [0, 1, 0]), 0);
-    sum += line.lumensPerMetre * (lux + rig.room.lux);
+    sum += line.lumensPerMetre * light.at(x, 0, z, [0, 1, 0]);
     weight += line.lumensPerMetre;
   }
   return sum / weight;
