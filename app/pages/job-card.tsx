@@ -1,3 +1,4 @@
+import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import { formatQuantity } from '../../core/quantity/format';
 import { supplyKind } from '../../core/supply';
@@ -17,19 +18,27 @@ interface JobCardProps {
   readonly readings: Readings | null | undefined;
 }
 
-/** One job on the line: what it draws, how it is lit, whether it needs attention. */
-export function JobCard({ layout, jobId, job, face, readings }: JobCardProps) {
+/** One job on the line: what it draws, how it is lit, whether it needs attention. Of forty, one that is solved draws itself alone. */
+export const JobCard = memo(function JobCard({ layout, jobId, job, face, readings }: JobCardProps) {
   const judged = useJudged(layout, jobId);
+  const facts = useMemo(
+    () => (readings === undefined ? [] : face.facts(layout, job, readings)),
+    [face, layout, job, readings],
+  );
   return (
     <Link className="job-card" to={benchPath(jobId)}>
       <h3>{job.name}</h3>
       <div className="facts">
-        <span>{readings === undefined ? '…' : formatQuantity(readings?.supplyAmps.mean ?? 0, 'amp')}</span>
+        <span>{drawn(readings)}</span>
         <span>{supplyKind(layout.supplies[job.supplyId]).name}</span>
-        {readings !== undefined &&
-          face.facts(layout, job, readings).map((fact) => <span key={fact}>{fact}</span>)}
+        {facts.map((fact) => (
+          <span key={fact}>{fact}</span>
+        ))}
       </div>
       <CardState findings={judged.stale ? null : judged.findings} failure={judged.failure} />
     </Link>
   );
-}
+});
+
+const drawn = (readings: JobCardProps['readings']): string =>
+  readings === undefined ? '…' : readings === null ? '–' : formatQuantity(readings.supplyAmps.mean, 'amp');

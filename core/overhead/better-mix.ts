@@ -13,6 +13,15 @@ export interface WantedMix extends White {
   readonly lux: number;
 }
 
+/** The light a rig is wanted to give: in the middle of the whites that are wanted, to the hundred kelvin. */
+export const wantedOf = ({
+  wanted: { lux, leastKelvin, mostKelvin },
+}: Pick<RigRecord, 'wanted'>): WantedMix => ({
+  lux,
+  kelvin: Math.round((leastKelvin + mostKelvin) / 200) * 100,
+  duv: 0,
+});
+
 /** Rows dimmed so that together they come nearest to a white, and what that gives. */
 export interface BetterMix {
   /** Share that each row is dimmed to; 0 for one that is left dark. */

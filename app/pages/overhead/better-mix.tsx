@@ -2,7 +2,7 @@ import { Button, Skeleton } from 'antd';
 import { useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
 import { SEEN_COLOUR } from '../../../core/light/difference';
-import { mixRows } from '../../../core/overhead/better-mix';
+import { mixRows, wantedOf } from '../../../core/overhead/better-mix';
 import { formatQuantity } from '../../../core/quantity/format';
 import { FigureTable } from '../../fields/figure-table';
 import { NumberField } from '../../fields/number-field';
@@ -21,10 +21,10 @@ const percent = (share: number): string => (share > 0 ? `${Math.round(100 * shar
 export function BetterMixOf({ layout, rigId }: BetterMixOfProps) {
   const edit = useLayoutStore((s) => s.edit);
   const rig = layout.rigs[rigId];
-  const { leastKelvin, mostKelvin, lux } = rig.wanted;
   const [typed, setTyped] = useState<number | null>(null);
-  const kelvin = typed ?? (leastKelvin + mostKelvin) / 2;
-  const found = useStudy('betterMix', layout, { rigId, wanted: { kelvin, duv: 0, lux } }, 'slow');
+  const usual = wantedOf(rig);
+  const wanted = { ...usual, kelvin: typed ?? usual.kelvin };
+  const found = useStudy('betterMix', layout, { rigId, wanted }, 'slow');
   const mix = found.answer;
   return (
     <section aria-label="A better mix">
@@ -33,7 +33,7 @@ export function BetterMixOf({ layout, rigId }: BetterMixOfProps) {
         <NumberField
           label="The white that is wanted"
           unit="kelvin"
-          figure={kelvin}
+          figure={wanted.kelvin}
           significant={5}
           limits={{ least: 2000, most: 8000 }}
           onCommit={setTyped}

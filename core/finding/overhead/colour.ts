@@ -2,7 +2,7 @@ import { inOrder } from '../../document/in-order';
 import { formatQuantity } from '../../quantity/format';
 import { SEEN_COLOUR } from '../../light/difference';
 import { apart } from '../../overhead/arrival';
-import { betterMix, mixRows } from '../../overhead/better-mix';
+import { betterMix, mixRows, wantedOf } from '../../overhead/better-mix';
 import { eachRow, rigPath, type RigRule } from './rig-rule';
 
 /** Colours of white to the thousandth the eye parts. */
@@ -52,7 +52,8 @@ export const notWantedColour: RigRule = {
     const { kelvin } = light.white;
     if (Object.keys(rig.rows).length === 0) return [];
     if (kelvin >= leastKelvin && kelvin <= mostKelvin) return [];
-    const middle = Math.round((leastKelvin + mostKelvin) / 200) * 100;
+    const wanted = wantedOf(rig);
+    const middle = wanted.kelvin;
     return [
       {
         id: 'rig-colour',
@@ -70,7 +71,7 @@ export const notWantedColour: RigRule = {
           {
             label: `The rows there are, mixed for ${middle} K`,
             recipe: (draft) => {
-              const mix = betterMix(layout, rigId, { kelvin: middle, duv: 0, lux: rig.wanted.lux });
+              const mix = betterMix(layout, rigId, wanted);
               if (mix) mixRows(draft.rigs[rigId], mix.levels);
             },
           },
