@@ -53,6 +53,7 @@ const SEEN_LACK = 0.02;
 const GOOD = 0.8 * SEEN_COLOUR;
 /** Rows alike are dimmed alike: each is drawn to its full light by so little. */
 const RIDGE = 1e-3;
+
 /**
  * Levels from 0 to 1 of lights that together come nearest to a wanted one, by least squares of the
  * distance in u', v' and of the lux still lacking.
