@@ -1,6 +1,5 @@
-import { Input } from 'antd';
-import { Field } from './field';
-import { useDraft } from './use-draft';
+import { FigureField } from './figure-field';
+import type { Taken } from './use-draft';
 
 interface CountFieldProps {
   readonly label: string;
@@ -12,7 +11,7 @@ interface CountFieldProps {
 
 /** A whole number of things. */
 export function CountField({ label, count, least, most, onCommit }: CountFieldProps) {
-  const draft = useDraft(String(count), (text) => {
+  const take = (text: string): Taken => {
     const typed = text.trim();
     const read = /^\d{1,4}$/.test(typed) ? Number(typed) : NaN;
     if (!(read >= least && read <= most))
@@ -20,22 +19,6 @@ export function CountField({ label, count, least, most, onCommit }: CountFieldPr
     if (read === count) return 'same';
     onCommit(read);
     return 'changed';
-  });
-  return (
-    <Field label={label} refusal={draft.refusal} inForce={String(count)}>
-      {(of) => (
-        <Input
-          {...of}
-          className="figure"
-          inputMode="numeric"
-          autoComplete="off"
-          value={draft.value}
-          onChange={(e) => draft.onChange(e.target.value)}
-          onFocus={(e) => e.target.select()}
-          onBlur={draft.onCommit}
-          onKeyDown={draft.onKeyDown}
-        />
-      )}
-    </Field>
-  );
+  };
+  return <FigureField label={label} inForce={String(count)} take={take} inputMode="numeric" />;
 }

@@ -1,9 +1,8 @@
-import { Input } from 'antd';
 import { formatQuantity } from '../../core/quantity/format';
 import { parseQuantity, type ParseLimits } from '../../core/quantity/parse';
-import { Field } from './field';
-import { useDraft } from './use-draft';
+import { FigureField } from './figure-field';
 import type { ReactNode } from 'react';
+import type { Taken } from './use-draft';
 import type { UnitName } from '../../core/quantity/unit';
 
 interface NumberFieldProps {
@@ -35,29 +34,12 @@ export function NumberField({
   onCommit,
 }: NumberFieldProps) {
   const committed = formatQuantity(figure, unit, { significant });
-  const draft = useDraft(committed, (typed) => {
+  const take = (typed: string): Taken => {
     const read = parseQuantity(typed, unit, limits);
     if (!read.ok) return { refused: read.message };
     if (read.figure === figure) return 'same';
     onCommit(read.figure);
     return 'changed';
-  });
-  return (
-    <Field label={label} refusal={draft.refusal} inForce={committed} doubt={doubt}>
-      {(of) => (
-        <Input
-          {...of}
-          className="figure"
-          autoComplete="off"
-          spellCheck={false}
-          value={draft.value}
-          suffix={aside === undefined ? undefined : <span className="field-aside">{aside}</span>}
-          onChange={(e) => draft.onChange(e.target.value)}
-          onFocus={(e) => e.target.select()}
-          onBlur={draft.onCommit}
-          onKeyDown={draft.onKeyDown}
-        />
-      )}
-    </Field>
-  );
+  };
+  return <FigureField label={label} inForce={committed} take={take} aside={aside} doubt={doubt} />;
 }
