@@ -4,22 +4,22 @@ import { quantityParts } from '../../core/quantity/format';
 import { COUPLING_MILLIMETRES, type TrainStudy } from '../../core/study/train';
 import { usualView } from '../store/run-store';
 import { TrainOnStage, trainHeight, type LineFaces } from './train/train-on-stage';
-import { supplyLoads } from '../../core/study/supply-loads';
-import type { Layout } from '../../core/document/layout';
+import type { SupplySum } from '../../core/feed/supply-sums';
 import type { SolvedJob } from '../../core/study/solved-job';
 
 /** Height of a track of the scene behind the one before it, in millimetres. */
 const TRACK_BEHIND = 15;
 
 interface DuskProps {
-  readonly layout: Layout;
+  /** What each supply gives; null while it is added up. */
+  readonly sums: readonly SupplySum[] | null;
   readonly jobs: readonly SolvedJob[];
   readonly trains: readonly TrainStudy[];
   readonly faces: LineFaces;
 }
 
 /** The line as it would look at dusk: each train on a track of its own, what waits for one on the last, everything else in front. */
-export function Dusk({ layout, jobs, trains, faces }: DuskProps) {
+export function Dusk({ sums, jobs, trains, faces }: DuskProps) {
   const coupled = new Set(trains.flatMap((t) => t.cars.map((c) => c.id)));
   const alone = jobs.filter((j) => !coupled.has(j.id));
   const waits = (j: SolvedJob): boolean => recordFacts(j.job.kind).onRails && !kindOf(j.job.kind).heads;
@@ -64,7 +64,7 @@ export function Dusk({ layout, jobs, trains, faces }: DuskProps) {
         />
       </svg>
       <dl className="totals">
-        {supplyLoads(layout, jobs).map(({ supplyId, name, amps }) => {
+        {(sums ?? []).map(({ supplyId, name, amps }) => {
           const { number, symbol } = quantityParts(amps, 'amp');
           return (
             <div key={supplyId}>

@@ -7,6 +7,19 @@ export interface Load {
   readonly name: string;
   readonly amps: number;
   readonly limitAmps: number | null;
+  /** The figure is a true RMS. */
+  readonly isRms?: boolean;
+  /** What of it is taken by things on the plan that are no jobs, and how many these are. */
+  readonly planAmps?: number;
+  readonly planThings?: number;
+}
+
+/** What is in a sum, as far as it is not jobs alone. */
+function partsWords({ amps, planAmps = 0, planThings = 0 }: Load): string {
+  if (planThings === 0) return 'Jobs, each as it is set.';
+  const jobs = formatQuantity(Math.max(0, amps - planAmps), 'amp', { significant: 2 });
+  const plan = formatQuantity(planAmps, 'amp', { significant: 2 });
+  return `Jobs as they are set ${jobs}; ${planThings} more on the plan, with the wires, ${plan}.`;
 }
 
 /**
@@ -16,24 +29,35 @@ export interface Load {
 export function LoadBars({ loads }: { readonly loads: readonly Load[] }) {
   return (
     <ul className="feeds-loads">
-      {loads.map(({ id, name, amps, limitAmps }) => (
-        <li key={id} className={limitAmps !== null && amps > LOADED_SHARE * limitAmps ? 'near' : ''}>
-          <span>{name}</span>
-          {limitAmps !== null && (
-            <meter
-              min={0}
-              max={limitAmps}
-              high={LOADED_SHARE * limitAmps}
-              value={Math.max(0, amps)}
-              aria-label={`${name}: drawn of what it gives`}
-            />
-          )}
-          <b className="figure">
-            {formatQuantity(amps, 'amp', { significant: 2 })}
-            {limitAmps !== null && ` of ${formatQuantity(limitAmps, 'amp')}`}
-          </b>
-        </li>
-      ))}
+      {loads.map((load) => {
+        const { id, name, amps, limitAmps } = load;
+        return (
+          <li
+            key={id}
+            title={partsWords(load)}
+            className={limitAmps !== null && amps > LOADED_SHARE * limitAmps ? 'near' : ''}
+          >
+            <span>{name}</span>
+            {limitAmps !== null && (
+              <meter
+                min={0}
+                max={limitAmps}
+                high={LOADED_SHARE * limitAmps}
+                value={Math.max(0, amps)}
+                aria-label={`${name}: drawn of what it gives`}
+              />
+            )}
+            <b className="figure">
+              {formatQuantity(amps, 'amp', { significant: 2 })}
+              {load.isRms && ' RMS'}
+              {limitAmps !== null && ` of ${formatQuantity(limitAmps, 'amp')}`}
+            </b>
+            {(load.planThings ?? 0) > 0 && (
+              <small>{formatQuantity(load.planAmps!, 'amp', { significant: 2 })} of it by the plan</small>
+            )}
+          </li>
+        );
+      })}
     </ul>
   );
 }

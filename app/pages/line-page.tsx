@@ -7,7 +7,7 @@ import { freeId } from '../../core/document/usual-supply';
 import { inOrder } from '../../core/document/in-order';
 import { trainStudy, type TrainStudy } from '../../core/study/train';
 import { formatQuantity } from '../../core/quantity/format';
-import { LoadBars } from '../fields/load-bars';
+import { LoadBars, type Load } from '../fields/load-bars';
 import { kindNames, kindRows } from '../kinds';
 import { useLineFaces } from '../kinds/use-fetched';
 import { newPath, trainPath } from '../shell/paths';
@@ -17,7 +17,8 @@ import { useStudy } from '../workers/use-study';
 import { CardState } from './card-state';
 import { WhatToLight } from './new-page';
 import { JobCard } from './job-card';
-import { supplyLoads } from '../../core/study/supply-loads';
+import { sumWhere, type SupplySum } from '../../core/feed/supply-sums';
+import { isLitAt } from '../../core/study/evening';
 import type { Layout } from '../../core/document/layout';
 import './line.css';
 
@@ -42,17 +43,20 @@ export function LinePage() {
   const [minutes, setMinutes] = useState(0);
   const kinds = kindNames.filter((k) => all.some((j) => j.kind === k));
   const faces = useLineFaces(kinds);
+  const sums = useStudy('supplySums', layout, {}, 'soon').answer;
   const known = all.flatMap((j) => solved.get(j.id) ?? []);
   const ready = known.length;
   const trains = useMemo(
     () =>
       inOrder(layout.trains).flatMap((t): TrainStudy[] =>
         // A train is shown when all of it has been solved.
-        Object.values(t.cars).every((c) => solved.get(c.jobId)) ? [trainStudy(layout, t.id)] : [],
+        Object.values(t.cars).every((c) => solved.get(c.jobId))
+          ? [trainStudy(layout, t.id, sums?.trains[t.id] ?? [])]
+          : [],
       ),
     // What has been solved is kept by the layout; how many of it are there tells when to look again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [layout, ready],
+    [layout, ready, sums],
   );
   if (all.length === 0) return <WhatToLight layout={layout} />;
   const waiting = uncoupled(layout);
@@ -75,19 +79,19 @@ export function LinePage() {
               The evening
             </Button>
           )}
-          <LoadBars loads={supplyLoads(layout, known).map((l) => ({ ...l, id: l.supplyId }))} />
+          <LoadBars loads={loadsOf(layout, sums?.sums ?? [], isEvening ? minutes : null)} />
         </div>
       )}
       {boarded && view === 'plan' ? (
         <Suspense fallback={<div className="dusk" />}>
           <LinePlan layout={layout} solved={solved} atMinutes={isEvening ? minutes : null} />
           {isEvening && (
-            <EveningPanel layout={layout} solved={solved} atMinutes={minutes} onAt={setMinutes} />
+            <EveningPanel layout={layout} sums={sums?.sums ?? null} atMinutes={minutes} onAt={setMinutes} />
           )}
         </Suspense>
       ) : faces ? (
         <Suspense fallback={<div className="dusk" />}>
-          <Dusk layout={layout} jobs={known} trains={trains} faces={faces} />
+          <Dusk sums={sums?.sums ?? null} jobs={known} trains={trains} faces={faces} />
         </Suspense>
       ) : (
         <div className="dusk" />
@@ -159,6 +163,14 @@ function KindCards({ layout, kind, solved, face }: KindCardsProps) {
   );
 }
 
+/** What each supply gives, everything lit as it is set or what is lit at a moment of the evening. */
+const loadsOf = (layout: Layout, sums: readonly SupplySum[], atMinutes: number | null): Load[] =>
+  sums.map((s) => ({
+    ...s,
+    id: s.supplyId,
+    amps: sumWhere(s, (id) => atMinutes === null || isLitAt(layout.evening, id, atMinutes)),
+  }));
+
 type Edit = ReturnType<typeof useLayoutStore.getState>['edit'];
 
 /** Jobs that a train is made of and that are in none. */
@@ -197,7 +209,7 @@ function TrainCard({ layout, study }: { readonly layout: Layout; readonly study:
     <Link className="job-card" to={trainPath(study.trainId)}>
       <h3>{study.train.name}</h3>
       <div className="facts">
-        <span>{formatQuantity(amps, 'amp')} from the track</span>
+        <span>{study.draws.length > 0 ? formatQuantity(amps, 'amp') : '…'} from the track</span>
         <span>
           {study.cars.length} {study.cars.length === 1 ? 'vehicle' : 'vehicles'}
         </span>

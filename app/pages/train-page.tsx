@@ -58,16 +58,21 @@ function Train({ layout: open, trainId }: { readonly layout: Layout; readonly tr
   const ready = [...useSolvedJobs(layout, jobIds).values()].every((s) => s !== undefined);
   const faces = useLineFaces([...new Set(jobIds.map((id) => layout.jobs[id].kind))]);
   const inrush = useStudy('trainInrush', layout, { trainId }, 'slow');
+  const drawn = useStudy('trainDraws', layout, { trainId }, 'soon');
   const match = useSearch('matchTrain', open, (l) => l);
   // While a change is being solved the train stands as it was.
   const [last, setLast] = useState<TrainStudy | null>(null);
-  const fresh = useMemo(() => (ready ? trainStudy(layout, trainId) : null), [ready, layout, trainId]);
+  const draws = drawn.answer;
+  const fresh = useMemo(
+    () => (ready && draws ? trainStudy(layout, trainId, draws) : null),
+    [ready, draws, layout, trainId],
+  );
   if (fresh && fresh !== last) setLast(fresh);
   const study = fresh ?? last;
   if (!study || !faces) return <Skeleton active style={{ padding: 24 }} />;
   const findings = checkTrain({
     layout: open,
-    study: shown ? trainStudy(open, trainId) : study,
+    study,
     inrush: inrush.stale ? null : inrush.answer,
   });
   const model = study.cars.find((c) => c.carId === beside) ?? commonCar(study) ?? study.cars[0];
@@ -247,6 +252,7 @@ function Totals({ layout, study }: { readonly layout: Layout; readonly study: Tr
           </dt>
           <dd data-figure={`draw-${d.supplyId}`}>
             {formatQuantity(d.amps, 'amp')}
+            {d.isRms && <small> RMS</small>}
             {d.bulbAmps !== null && <small> · bulbs {formatQuantity(d.bulbAmps, 'amp')}</small>}
           </dd>
         </div>

@@ -37,8 +37,11 @@ export function CarList({ study, beside, onBeside, onEdit }: CarListProps) {
             {car.job.name}
           </Button>
           <span className="car-facts">
-            {formatQuantity(car.readings?.supplyAmps.mean ?? 0, 'amp')} ·{' '}
-            {car.look ? formatQuantity(car.look.lux, 'lux') : recordFacts(car.job.kind).word}
+            {formatQuantity(
+              study.draws.find((d) => d.supplyId === car.job.supplyId)?.carAmps[car.id] ?? 0,
+              'amp',
+            )}{' '}
+            · {car.look ? formatQuantity(car.look.lux, 'lux') : recordFacts(car.job.kind).word}
             {car.turned && ' · turned'}
           </span>
           <span className="car-acts">

@@ -28,7 +28,8 @@ import type { Patch } from '../../core/document/patch';
 import type { Readings } from '../../core/study/readings';
 import type { ShortestProof } from '../../core/study/shortest-proof';
 import type { State } from '../../core/supply/state';
-import type { CarMatch } from '../../core/study/train';
+import type { CarMatch, TrainDraw } from '../../core/study/train';
+import type { SupplySum } from '../../core/feed/supply-sums';
 import type { FeedWay } from '../../core/finding/feed/higher-volts';
 import type { PlannedWires } from '../../core/finding/feed/plan-wires';
 import type { BetterMix, WantedMix } from '../../core/overhead/better-mix';
@@ -45,6 +46,10 @@ export interface OfJob {
 }
 interface OfRig {
   readonly rigId: string;
+}
+export interface SupplySums {
+  readonly sums: readonly SupplySum[];
+  readonly trains: Readonly<Record<string, readonly TrainDraw[]>>;
 }
 export interface OfTrain {
   readonly trainId: string;
@@ -187,6 +192,23 @@ export const questions = {
         energy: reading.energy,
       }
     );
+  },
+  /** What each supply of the layout gives, everything on it as it is set; and each train's share. */
+  async supplySums(layout: Layout): Promise<SupplySums> {
+    const [{ feedStudies }, { supplySums }, { trainDraws }] = await Promise.all([
+      import('../../core/feed/study'),
+      import('../../core/feed/supply-sums'),
+      import('../../core/study/train'),
+    ]);
+    const { reading } = (studied ??= feedStudies())(layout);
+    return {
+      sums: supplySums(layout, reading),
+      trains: Object.fromEntries(Object.keys(layout.trains).map((id) => [id, trainDraws(layout, id)])),
+    };
+  },
+  /** What a train draws from each supply, all of it together. */
+  async trainDraws(layout: Layout, { trainId }: OfTrain): Promise<TrainDraw[]> {
+    return (await import('../../core/study/train')).trainDraws(layout, trainId);
   },
   /** A rig above the layout: its light, and what it takes. */
   async rig(layout: Layout, { rigId }: OfRig): Promise<RigStudy> {

@@ -62,6 +62,8 @@ export interface Regulator extends Branch {
   readonly c: string;
   readonly setVolts: number;
   readonly dropoutVolts: number;
+  /** How many side by side it stands for; one when left out. */
+  readonly alike?: number;
 }
 /** A bipolar transistor: collector `a`, emitter `b`, base `c`. Its current is the collector's. */
 export interface Transistor extends Branch {

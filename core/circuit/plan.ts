@@ -47,6 +47,7 @@ export interface RegulatorTable extends BranchTable {
   readonly c: Int32Array;
   readonly set: Float64Array;
   readonly dropout: Float64Array;
+  readonly alike: Float64Array;
 }
 /** Bipolar transistors: collector, emitter and base `c`; sign 1 for NPN, -1 for PNP. */
 export interface TransistorTable extends BranchTable {
@@ -230,6 +231,7 @@ export function compile(netlist: Netlist): Plan {
       c: Int32Array.from(regulators, (e) => node(e.c)),
       set: Float64Array.from(regulators, (e) => e.setVolts),
       dropout: Float64Array.from(regulators, (e) => e.dropoutVolts),
+      alike: Float64Array.from(regulators, (e) => e.alike ?? 1),
     },
     transistors: {
       ...table(transistors),

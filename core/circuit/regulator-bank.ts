@@ -46,7 +46,7 @@ export class RegulatorBank {
    * @returns the largest error of the last tangents, as a share of the current (1 mA at least); 0 for the guess
    */
   linearise(x: Float64Array, turn: number): number {
-    const { a, b, c, set, dropout } = this.table;
+    const { a, b, c, set, dropout, alike } = this.table;
     const { pass, state, law } = this;
     const judge = turn > 0;
     let worst = 0;
@@ -63,6 +63,7 @@ export class RegulatorBank {
       state[k] = atCorner ? CORNER : off ? OFF : ON;
       const assumed = judge ? this.amps(x, k) : 0;
       regulatorCurrent(input, output, set[k], dropout[k], law);
+      for (let i = 0; i < 3; i++) law[i] *= alike[k];
       if (judge) worst = Math.max(worst, Math.abs(law[0] - assumed) / Math.max(Math.abs(law[0]), 1e-3));
       pass[4 * k] = law[0] - law[1] * input - law[2] * output;
       pass[4 * k + 1] = law[1];

@@ -42,6 +42,8 @@ export function usualSupply(kind: SupplyKindName, scale: ScaleName, order: numbe
         kind,
         name: 'AC track',
         limitAmps: 2,
+        // A thermal cut-out is slow beside a booster (common practice, no source).
+        tripSeconds: 1,
         rmsVolts: 16,
         highestRmsVolts: 18,
         hertz: 50,

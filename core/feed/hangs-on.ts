@@ -1,5 +1,5 @@
 import { inOrder } from '../document/in-order';
-import { usualVoltsOf } from './load-curve';
+import { usualVoltsOf } from '../supply/usual-volts';
 import type { Layout } from '../document/layout';
 
 /** What a place hangs on: a supply, and the volts meant for it, of the supply or of a converter on the way. */

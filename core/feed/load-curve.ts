@@ -8,6 +8,7 @@ import { usualReadings } from '../study/solver';
 import { CircuitError } from '../circuit/error';
 import { supplyIdsOf } from '../document/line-stages';
 import { deliveredBy, lampsOn, sourcesOf } from '../study/sources';
+import { usualVoltsOf } from '../supply/usual-volts';
 import type { Supply } from '../supply';
 import type { AnyJob, Layout } from '../document/layout';
 import type { NodePart } from '../document/network-record';
@@ -34,25 +35,6 @@ const curveOf = (
 const SHARES = [0, 0.2, 0.35, 0.45, 0.55, 0.65, 0.75, 0.85, 0.92, 1, 1.08, 1.2];
 /** The network has the copper: nothing is left of a supply's own wire. */
 const NO_WIRE = 0.01;
-
-/** The volts a supply is set to: of what changes sides, amplitude or true RMS; null for what feeds nothing but its own job. */
-export function usualVoltsOf(supply: Supply): number | null {
-  switch (supply.kind) {
-    case 'dcc-track':
-      return supply.amplitudeVolts;
-    case 'dc-track':
-      return supply.greatestVolts;
-    case 'ac-track':
-      return supply.rmsVolts;
-    case 'layout-bus':
-    case 'accessory-output':
-      return supply.volts;
-    case 'lamp-controller':
-      return supply.usualVolts;
-    case 'cell':
-      return null;
-  }
-}
 
 /** The same supply set to other volts, without its wire. */
 function atVolts(supply: Supply, volts: number): Supply {

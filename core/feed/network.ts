@@ -1,7 +1,8 @@
 import { runConductors } from '../part/rail';
 import { fuseSpeeds } from '../part/fuse-speed';
 import { supplyKind, type Supply } from '../supply';
-import { jobCurve, lampsCurve, rigCurve, typedCurve, usualVoltsOf, type LoadCurve } from './load-curve';
+import { jobCurve, lampsCurve, rigCurve, typedCurve, type LoadCurve } from './load-curve';
+import { usualVoltsOf } from '../supply/usual-volts';
 import { hangsOn, type HangsOn } from './hangs-on';
 import { runMillimetres } from './run-length';
 import type { Layout } from '../document/layout';

@@ -18,11 +18,15 @@ export const inrush = rule({
     if (!study || study.peakAmps <= study.limitAmps) return [];
     // What the lamps alone draw is another rule's.
     if (highest.some((r) => r.readings.supplyAmps.mean > study.limitAmps)) return [];
-    const trips = study.overSeconds > study.tripSeconds;
+    const trips = study.tripsAtSeconds !== null;
     const fixed = !supplyKind(bench.supply).onTrack;
     const slight = fixed && study.overSeconds < SLIGHT_SHARE * study.tripSeconds;
     const source = sourceName(bench.supply);
     const [first] = reservoirsOf(bench);
+    const bears =
+      study.rmsAmps === null
+        ? `the ${source} bears ${formatQuantity(study.tripSeconds, 'second')}`
+        : `it feels ${formatQuantity(study.rmsAmps, 'amp')} RMS over the ${formatQuantity(study.tripSeconds, 'second')} it bears more`;
     const angle =
       study.angleDegrees === null ? '' : `, contact being made ${study.angleDegrees}° into the wave`;
     return [
@@ -30,7 +34,7 @@ export const inrush = rule({
         id: 'inrush',
         severity: trips ? ('stop' as const) : slight ? ('note' as const) : ('mind' as const),
         title: trips ? `Charging trips the ${source}` : `Charging strains the ${source}`,
-        sentence: `The empty reservoir draws up to ${formatQuantity(study.peakAmps, 'amp')}${angle}, over the limit of ${formatQuantity(study.limitAmps, 'amp')} for ${formatQuantity(study.overSeconds, 'second')}; the ${source} bears ${formatQuantity(study.tripSeconds, 'second')}.`,
+        sentence: `The empty reservoir draws up to ${formatQuantity(study.peakAmps, 'amp')}${angle}, over the limit of ${formatQuantity(study.limitAmps, 'amp')} for ${formatQuantity(study.overSeconds, 'second')}; ${bears}.`,
         reason: trips
           ? 'It takes the overload for a short circuit and switches off, again and again.'
           : fixed

@@ -5,6 +5,8 @@ export interface CellType {
   readonly milliampHours: number;
   /** Charge taken out, EMF in volts and inner resistance in ohms, ascending in the charge. */
   readonly course: readonly (readonly [spent: number, volts: number, ohms: number])[];
+  /** Current at which it gives only half of that to the end, in amperes. */
+  readonly halfChargeAmps: number;
   /** Current it bears for long, in amperes; more is drawn at the cost of its volts and life. */
   readonly steadyAmps: number;
   /** Length, width and height, or diameter twice and height, in millimetres. */
@@ -27,6 +29,17 @@ const alkaline = (cells: number, ohms: number): CellType['course'] =>
     ] as const
   ).map(([spent, volts, factor]) => [spent, cells * volts, cells * ohms * factor] as const);
 
+/** How fast the charge to be had falls with the current (typical of data sheets, from memory). */
+const CHARGE_EXPONENT = 1.5;
+
+/**
+ * Share of its whole charge that a cell gives at a current: 1 at little, a half at `halfChargeAmps`, ever
+ * less beyond (the kind of law is Peukert's; the figures are typical of data sheets, from memory).
+ * @param amps 0 or more
+ */
+export const chargeShare = ({ halfChargeAmps }: CellType, amps: number): number =>
+  1 / (1 + (Math.max(0, amps) / halfChargeAmps) ** CHARGE_EXPONENT);
+
 /**
  * Generic cells. The coin cell has some 220 mAh to 2 V at light load and 10 to 30 ohm, rising as it
  * empties (IEC 60086 names; figures typical, from memory).
@@ -36,6 +49,7 @@ export const cellTypes: Readonly<Record<string, CellType>> = {
     id: 'cr2032',
     name: 'Coin cell CR2032',
     milliampHours: 220,
+    halfChargeAmps: 0.012,
     course: [
       [0, 3.1, 12],
       [0.05, 3.02, 13],
@@ -55,6 +69,7 @@ export const cellTypes: Readonly<Record<string, CellType>> = {
     id: 'aaa',
     name: 'AAA cell',
     milliampHours: 1100,
+    halfChargeAmps: 0.5,
     course: alkaline(1, 0.15),
     steadyAmps: 0.3,
     sizeMillimetres: [10.5, 10.5, 44.5],
@@ -65,6 +80,7 @@ export const cellTypes: Readonly<Record<string, CellType>> = {
     id: 'aa',
     name: 'AA cell',
     milliampHours: 2500,
+    halfChargeAmps: 1,
     course: alkaline(1, 0.12),
     steadyAmps: 0.5,
     sizeMillimetres: [14.5, 14.5, 50.5],
@@ -75,6 +91,7 @@ export const cellTypes: Readonly<Record<string, CellType>> = {
     id: 'nine-volt',
     name: '9 V battery',
     milliampHours: 550,
+    halfChargeAmps: 0.3,
     course: alkaline(6, 0.28),
     steadyAmps: 0.1,
     sizeMillimetres: [26.5, 17.5, 48.5],

@@ -87,7 +87,8 @@ export function cellLifeByHand(bench: Bench, readings: Readings): Shortcut | nul
   for (const source of cellsOf(bench)) {
     const { supply } = source;
     const amps = deliveredBy(readings, source).amps.mean;
-    if (supply.kind === 'cell' && amps > 0) return cellShortcut(cellTypes[supply.cell].milliampHours, amps);
+    if (supply.kind === 'cell' && amps > 0)
+      return cellShortcut(cellTypes[supply.cell].milliampHours, amps, supply.spent);
   }
   return null;
 }

@@ -1,4 +1,4 @@
-import { cellTypes } from '../part/cell';
+import { cellTypes, chargeShare } from '../part/cell';
 import { totalLumens } from './meter';
 import { usualReadings } from './solver';
 import { deliveredBy, lampsOn, sourcesOf, withSource, type Source } from './sources';
@@ -30,7 +30,7 @@ export const cellsOf = (bench: Bench): Source[] => sourcesOf(bench).filter((s) =
 
 /**
  * Follows a cell down its course: at each step of charge the steady current is solved, and the time
- * the step takes is charge over current. Of several cells it is the first.
+ * the step takes is charge over current, of which a cell gives the less the more is drawn. Of several cells it is the first.
  * @returns null when the job hangs on no cell, or draws nothing of it
  */
 export function cellLifeStudy(bench: Bench): CellLifeStudy | null {
@@ -42,7 +42,8 @@ function lifeOf(bench: Bench, source: Source): CellLifeStudy | null {
   const { supply } = source;
   if (supply.kind !== 'cell') return null;
   const lamps = lampsOn(bench, source);
-  const coulombs = cellTypes[supply.cell].milliampHours * 3.6;
+  const type = cellTypes[supply.cell];
+  const coulombs = type.milliampHours * 3.6;
   const at = (spent: number): { lumens: number; amps: number } => {
     const readings = usualReadings(withSource(bench, source, { ...supply, spent }));
     const own = readings.dies.filter((d) => lamps.has(d.lampId));
@@ -61,7 +62,7 @@ function lifeOf(bench: Bench, source: Source): CellLifeStudy | null {
     const now = at(out);
     if (i > 0) {
       const mean = (amps[i - 1] + now.amps) / 2;
-      time += mean > 1e-12 ? (step * coulombs) / mean / 3600 : Infinity;
+      time += mean > 1e-12 ? (step * coulombs * chargeShare(type, mean)) / mean / 3600 : Infinity;
       if (!Number.isFinite(time)) break;
     }
     hours.push(time);

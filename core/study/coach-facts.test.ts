@@ -1,6 +1,7 @@
 import { condition } from '../../tests/roof';
 import { describe, expect, test } from 'vitest';
 import { demo, demoJob } from '../../tests/generated';
+import { cellTypes, chargeShare } from '../part/cell';
 import { ratingFor } from '../part/electrolytic';
 import { nearestPreferred } from '../part/preferred';
 import { mainLineId } from '../document/line-stages';
@@ -165,13 +166,53 @@ describe('fairy lamps on a coin cell (common practice, no source)', () => {
       expect(life.light[i]).toBeLessThanOrEqual(life.light[i - 1] + 1e-9);
     expect(cellShortcut(220, 0.0031).figure).toBeCloseTo(71, 0);
   });
-  test('charge out is current times time: the integral of the current gives what is out', () => {
+  test('charge out is current times time over the share a cell gives at it: the integral gives what is out', () => {
     const { hours, amps, spent } = cellLifeStudy(bench)!;
-    const out = hours.reduce(
-      (sum, h, i) => (i === 0 ? 0 : sum + ((h - hours[i - 1]) * (amps[i] + amps[i - 1])) / 2),
-      0,
-    );
+    const out = hours.reduce((sum, h, i) => {
+      if (i === 0) return 0;
+      const mean = (amps[i] + amps[i - 1]) / 2;
+      return sum + ((h - hours[i - 1]) * mean) / chargeShare(cellTypes.cr2032, mean);
+    }, 0);
     expect(out * 1e3).toBeCloseTo(220 * spent[spent.length - 1], 3);
+  });
+});
+
+describe('a cell under load', () => {
+  test('no cell lasts longer than its whole charge over the least current it gives on the way', () => {
+    for (const [cell, ohms] of [
+      ['cr2032', 3],
+      ['cr2032', 100],
+      ['aaa', 22],
+      ['nine-volt', 220],
+    ] as const) {
+      const life = cellLifeStudy(
+        benchOf(
+          change(demo(), (draft) => {
+            draft.supplies.track = {
+              ...usualSupply('cell', 'H0', 1),
+              cell,
+              inSeries: 2,
+            } as Layout['supplies'][string];
+            Object.values(coachIn(draft, demoJob).circuits).forEach((c) =>
+              Object.assign(c, { limit: 'shared', ohms }),
+            );
+          }).layout,
+          demoJob,
+        ),
+      )!;
+      const least = Math.min(...life.amps);
+      expect(life.lastHours).toBeLessThanOrEqual(cellTypes[cell].milliampHours / 1e3 / least);
+    }
+  });
+  test('a coin cell at 42 mA gives a small part of its charge; at a tenth of a milliampere all of it', () => {
+    expect(chargeShare(cellTypes.cr2032, 0.042)).toBeLessThan(0.2);
+    expect(chargeShare(cellTypes.cr2032, 1e-4)).toBeGreaterThan(0.999);
+    expect(chargeShare(cellTypes.cr2032, cellTypes.cr2032.halfChargeAmps)).toBeCloseTo(0.5, 12);
+  });
+  test('by hand a used cell lasts by what is left of it: half of 220 mAh at 2.22 mA is 49.5 h', () => {
+    expect(cellShortcut(220, 0.00222).figure).toBeCloseTo(99.1, 1);
+    expect(cellShortcut(220, 0.00222, 0.5).figure).toBeCloseTo(49.5, 1);
+    expect(cellShortcut(220, 0.00222, 0.5).sum).toMatch(/220 mAh × 0.5 left/);
   });
 });
 

@@ -3,6 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { boatTrain } from '../../tests/generated';
 import { checkLayout } from '../document/file';
 import { change } from '../document/patch';
+import { usualSupply } from '../document/usual-supply';
+import { cellTypes } from '../part/cell';
 import { planckianXy, screenColour } from '../light/colour';
 import { eveningStudy, isLitAt, litOnceMore, spansOf } from './evening';
 import { glowOf } from './glow';
@@ -18,16 +20,12 @@ const evening = (lit: Layout['evening']['lit']): Layout =>
     draft.evening = { beginsMinutes: 1140, lastsMinutes: 180, lit };
     for (const id of [a, b, c]) draft.jobs[id].supplyId = draft.jobs[a].supplyId;
   }).layout;
-const taking = new Map([
-  [a, [{ supplyId, amps: 0.1, volts: 12 }]],
-  [b, [{ supplyId, amps: 0.02, volts: 12 }]],
-  [c, [{ supplyId, amps: 0.03, volts: 12 }]],
-]);
+const loads = [{ supplyId, jobAmps: { [a]: 0.1, [b]: 0.02, [c]: 0.03 }, planAmps: 0 }];
 
 describe('an evening', () => {
   test('the greatest is when most is lit, energy is volts, amperes and hours', () => {
     const layout = evening({ [a]: [span(0, 60)], [b]: [span(30, 90)], [c]: [span(45, 75)] });
-    const [only] = eveningStudy(layout, taking);
+    const [only] = eveningStudy(layout, loads);
     expect(only.greatestAmps).toBeCloseTo(0.15, 9);
     expect(only.greatestAtMinutes).toBe(45);
     // By hand: 12 V (0.1 A 1 h + 0.02 A 1 h + 0.03 A 0.5 h).
@@ -36,7 +34,7 @@ describe('an evening', () => {
   test('what is not named is lit throughout', () => {
     const layout = evening({});
     expect(spansOf(layout.evening, a)).toEqual([[0, 180]]);
-    expect(eveningStudy(layout, taking)[0].wattHours).toBeCloseTo(12 * 0.15 * 3, 9);
+    expect(eveningStudy(layout, loads)[0].wattHours).toBeCloseTo(12 * 0.15 * 3, 9);
   });
   test('spans that overlap count once, whatever their order', () => {
     const times = fc.array(fc.tuple(fc.integer({ min: 0, max: 240 }), fc.integer({ min: 1, max: 120 })), {
@@ -68,17 +66,28 @@ describe('an evening', () => {
     expect(litOnceMore(at([0, 85], [95, 180]), a)).toHaveLength(2);
     expect(litOnceMore(at(), b)).toEqual([[0, 180]]);
   });
-  test('a cell tells what of its charge is taken', () => {
-    const layout = change(evening({}), (draft) => {
-      draft.supplies[draft.jobs[a].supplyId] = {
-        ...Object.values(draft.supplies).find((s) => s.kind === 'cell')!,
-      };
-    }).layout;
-    const [only] = eveningStudy(layout, taking);
-    expect(only.chargeShare).toBeGreaterThan(0);
-    // Twice the current takes twice the charge.
-    const twice = new Map([...taking].map(([id, own]) => [id, own.map((t) => ({ ...t, amps: 2 * t.amps }))]));
-    expect(eveningStudy(layout, twice)[0].chargeShare! / only.chargeShare!).toBeCloseTo(2, 9);
+  test('what stands on the plan and is no job is on all evening', () => {
+    const layout = evening({ [a]: [span(0, 60)], [b]: [], [c]: [] });
+    const [only] = eveningStudy(layout, [{ ...loads[0], planAmps: 0.05 }]);
+    expect(only.steps.map((s) => s.amps)).toEqual([expect.closeTo(0.15, 9), expect.closeTo(0.05, 9)]);
+  });
+  test('a cell tells what is left in it: 1 h at a current that halves it takes twice that; spent and twice the draw count', () => {
+    const onCell = (spent: number): Layout =>
+      change(evening({ [a]: [span(0, 60)] }), (draft) => {
+        draft.supplies[supplyId] = {
+          ...usualSupply('cell', 'H0', 1),
+          cell: 'aaa',
+          spent,
+        } as Layout['supplies'][string];
+      }).layout;
+    const at = (amps: number, spent = 0) =>
+      eveningStudy(onCell(spent), [{ supplyId, jobAmps: { [a]: amps }, planAmps: 0 }])[0];
+    const { milliampHours, halfChargeAmps } = cellTypes.aaa;
+    expect(at(1e-4).chargeLeft).toBeCloseTo(1 - 0.1 / milliampHours, 6);
+    expect(at(halfChargeAmps).chargeLeft).toBeCloseTo(1 - (2 * 1000 * halfChargeAmps) / milliampHours, 9);
+    expect(at(1e-4, 0.5).chargeLeft).toBeCloseTo(0.5 - 0.1 / milliampHours, 6);
+    // Half empty, it is empty after half the time.
+    expect(at(0.05, 0.5).emptyAfterHours! / at(0.05).emptyAfterHours!).toBeCloseTo(0.5, 9);
   });
   test.each([
     ['a job there is not', { nobody: [span(0, 10)] }, /there is no job/],

@@ -1,29 +1,11 @@
-import { cellTypes } from '../part/cell';
+import { cellTypes, chargeShare } from '../part/cell';
 import { supplyKind } from '../supply';
+import { usualVoltsOf } from '../supply/usual-volts';
 import type { EveningRecord } from '../document/evening-record';
-import { deliveredBy, sourcesOf } from './sources';
 import type { Layout } from '../document/layout';
-import type { SolvedJob } from './solved-job';
 
 /** A time at which something is lit is no shorter when it is added. */
 const LEAST_MINUTES = 5;
-
-/** What a job takes of one of its supplies while it is lit. */
-export interface Taking {
-  readonly supplyId: string;
-  readonly amps: number;
-  /** Between the supply's two sides at the job, without sign. */
-  readonly volts: number;
-}
-
-/** What a solved job takes of each supply it hangs on; nothing where it has no answer. */
-export const takingsOf = ({ bench, readings }: Pick<SolvedJob, 'bench' | 'readings'>): Taking[] =>
-  bench && readings
-    ? sourcesOf(bench).map((source) => {
-        const { amps, volts } = deliveredBy(readings, source);
-        return { supplyId: source.supplyId, amps: amps.mean, volts: volts.mean };
-      })
-    : [];
 
 /** When a job is lit, in minutes after the evening began, ascending and apart. */
 export type Spans = readonly (readonly [number, number])[];
@@ -39,8 +21,10 @@ export interface SupplyEvening {
   /** What it may give at the most. */
   readonly limitAmps: number;
   readonly wattHours: number;
-  /** Of a cell: what of its charge is taken, 1 for all of it; null for what is no cell. */
-  readonly chargeShare: number | null;
+  /** Of the cell that is emptied most: what is left of its charge at the end, 1 for all of it, below nothing for one that ends before; null for what is no cell. */
+  readonly chargeLeft: number | null;
+  /** How long such a cell would feed an evening like this; null for what is no cell, and what takes nothing. */
+  readonly emptyAfterHours: number | null;
 }
 
 /** Spans that overlap or lie outside the evening made plain. */
@@ -80,44 +64,55 @@ export function litOnceMore(evening: EveningRecord, jobId: string): Spans {
 export const isLitAt = (evening: EveningRecord, jobId: string, minutes: number): boolean =>
   spansOf(evening, jobId).some(([from, to]) => minutes >= from && minutes < to);
 
+/** What hangs on a supply, as an evening is told of it: each job's share, and what is on all evening. */
+export interface EveningLoad {
+  readonly supplyId: string;
+  readonly jobAmps: Readonly<Record<string, number>>;
+  readonly planAmps: number;
+}
+
 /**
  * What each supply gives over an evening: the sum of its jobs' currents while they are lit, its
- * greatest, and its energy (volts times amperes times hours).
- * @param taking of jobs that are solved; those left out draw nothing
+ * greatest, and its energy (volts times amperes times hours, of a cell what is left of it by amperes times hours).
+ * @param loads with everything on; what is no job is on throughout
  */
 export function eveningStudy(
-  layout: Layout,
-  taking: ReadonlyMap<string, readonly Taking[]>,
+  { evening, supplies }: Pick<Layout, 'evening' | 'supplies'>,
+  loads: readonly EveningLoad[],
 ): SupplyEvening[] {
-  const { evening } = layout;
-  const bySupply = new Map<string, { readonly of: Taking; readonly spans: Spans }[]>();
-  for (const [jobId, takings] of taking)
-    for (const of of takings) {
-      const own = bySupply.get(of.supplyId) ?? [];
-      own.push({ of, spans: spansOf(evening, jobId) });
-      bySupply.set(of.supplyId, own);
-    }
-  return [...bySupply].map(([supplyId, jobs]) => {
-    const supply = layout.supplies[supplyId];
+  return loads.map(({ supplyId, jobAmps, planAmps }) => {
+    const supply = supplies[supplyId];
+    const jobs = Object.entries(jobAmps).map(([id, amps]) => ({ amps, spans: spansOf(evening, id) }));
     const moments = [...new Set([0, ...jobs.flatMap((j) => j.spans.flat())])]
       .filter((m) => m < evening.lastsMinutes)
       .sort((a, b) => a - b);
     const lit = (spans: Spans, at: number): boolean => spans.some(([from, to]) => at >= from && at < to);
     const steps = moments.map((fromMinutes) => ({
       fromMinutes,
-      amps: jobs.reduce((sum, { of, spans }) => sum + (lit(spans, fromMinutes) ? of.amps : 0), 0),
+      amps: jobs.reduce((sum, { amps, spans }) => sum + (lit(spans, fromMinutes) ? amps : 0), planAmps),
     }));
     const greatest = steps.reduce((most, s) => (s.amps > most.amps ? s : most));
     const hours = (spans: Spans): number => spans.reduce((sum, [from, to]) => sum + (to - from) / 60, 0);
-    const ampHours = jobs.reduce((sum, { of, spans }) => sum + of.amps * hours(spans), 0);
+    const all = hours([[0, evening.lastsMinutes]]);
+    const ampHours = jobs.reduce((sum, { amps, spans }) => sum + amps * hours(spans), planAmps * all);
+    const kind = supplyKind(supply);
+    // Each job on a cell has one of its own: the one that is emptied most.
+    const cell = supply.kind === 'cell' ? supply : null;
+    const type = cell && cellTypes[cell.cell];
+    const taken = Math.max(
+      0,
+      ...jobs.map(({ amps, spans }) => (type ? (amps * hours(spans)) / chargeShare(type, amps) : 0)),
+    );
+    const charge = type ? type.milliampHours / 1000 : Infinity;
     return {
       supplyId,
       steps,
       greatestAmps: greatest.amps,
       greatestAtMinutes: greatest.fromMinutes,
-      limitAmps: supplyKind(supply).limit(supply).amps,
-      wattHours: jobs.reduce((sum, { of, spans }) => sum + of.amps * of.volts * hours(spans), 0),
-      chargeShare: supply.kind === 'cell' ? (1000 * ampHours) / cellTypes[supply.cell].milliampHours : null,
+      limitAmps: kind.limit(supply).amps,
+      wattHours: ampHours * (usualVoltsOf(supply) ?? kind.highestVolts(supply)),
+      chargeLeft: cell ? 1 - cell.spent - taken / charge : null,
+      emptyAfterHours: cell && taken > 0 ? (all * (1 - cell.spent) * charge) / taken : null,
     };
   });
 }

@@ -61,12 +61,18 @@ export function inrushShortcut(volts: number, ohms: number): Shortcut {
   };
 }
 
-/** Life of a cell, by capacity over current. */
-export function cellShortcut(milliampHours: number, amps: number): Shortcut {
-  const hours = milliampHours / 1e3 / amps;
+/**
+ * Life of a cell, by what is left of its capacity over current.
+ * @param spent share of its charge that is out, 0 to 1
+ */
+export function cellShortcut(milliampHours: number, amps: number, spent = 0): Shortcut {
+  const left = milliampHours * (1 - spent);
+  const hours = left / 1e3 / amps;
+  const of =
+    spent > 0 ? `${plain(milliampHours)} mAh × ${plain(1 - spent)} left` : `${plain(milliampHours)} mAh`;
   return {
     figure: hours,
-    sum: `${plain(milliampHours)} mAh / ${plain(amps * 1e3)} mA = ${plain(hours)} h`,
-    why: 'The sum keeps the current as it is now; it falls with the cell, so it lasts longer and grows dim.',
+    sum: `${of} / ${plain(amps * 1e3)} mA = ${plain(hours)} h`,
+    why: 'The sum keeps the current as it is now and takes all of the charge for granted; the current falls with the cell, which then lasts longer and grows dim, and a high current gets less out of it.',
   };
 }

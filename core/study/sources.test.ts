@@ -20,11 +20,10 @@ import { benchOf } from './bench';
 import { costOfJob } from './job-cost';
 import { cellLifeStudy } from './cell-life';
 import { shouldShine } from './drive';
-import { takingsOf } from './evening';
 import { Solver, usualReadings } from './solver';
 import { deliveredBy, sourcesOf } from './sources';
 import { solvedJob } from './solved-job';
-import { supplyLoads } from './supply-loads';
+import { supplySums } from '../feed/supply-sums';
 import { usualState } from './states';
 import type { Draft } from 'immer';
 import type { Layout } from '../document/layout';
@@ -187,11 +186,12 @@ describe('the tail lamps of a coach on a cell', () => {
     const cell = findings.filter((f) => f.paths.some((p) => p.join('.') === `supplies.${OWN}`));
     expect(cell.map((f) => f.id)).toContain('cell-hours');
     const solved = solvedJob(heavy, demoJob);
-    const loads = supplyLoads(heavy, [solved]);
+    const alone = { ...heavy, jobs: { [demoJob]: heavy.jobs[demoJob] } } as Layout;
+    const loads = supplySums(alone, null);
     expect(loads.map((l) => l.supplyId)).toEqual([job.supplyId, OWN]);
     expect(loads[1].limitAmps).toBeNull();
-    expect(takingsOf(solved).map((t) => [t.supplyId, t.amps])).toEqual(
-      loads.map((l) => [l.supplyId, l.amps]),
+    expect(loads.map((l) => l.amps)).toEqual(
+      sourcesOf(solved.bench!).map((s) => expect.closeTo(deliveredBy(solved.readings!, s).amps.mean, 6)),
     );
     const bus = beside(train, demoJob, first.id, 'layout-bus');
     const curve = jobCurve(bus, demoJob, OWN)!;

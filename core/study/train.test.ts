@@ -1,6 +1,6 @@
 import { condition } from '../../tests/roof';
 import { describe, expect, test } from 'vitest';
-import { boatTrain, demo, demoJob } from '../../tests/generated';
+import { boatTrain, demoJob } from '../../tests/generated';
 import { currentProbe } from '../circuit/probe';
 import { transientOf } from '../circuit/transient';
 import { checkLayout } from '../document/file';
@@ -8,43 +8,27 @@ import { putStage, switchOf } from '../document/line-stages';
 import { change, patched } from '../document/patch';
 import { checkTrain } from '../finding/train/check-train';
 import { benchOf } from './bench';
-import { loweredAt } from './netlist-at';
-import { usualState } from './states';
-import { inrushStudy, inrushTrace } from './inrush';
+import { onOneSource, type Hanging } from './one-source';
 import { matchTrain } from '../kinds/coach/match-train';
 import { oldBulbs } from '../kinds/coach/old-bulbs';
 import { usualReadings } from './solver';
 import { trainInrush } from './train-inrush';
 import { COUPLING_MILLIMETRES, commonCar, isSeen, matchBeside, trainStudy } from './train';
 import { coachIn } from '../kinds/coach/jobs';
-import type { Element } from '../circuit/netlist';
+import { inOrder } from '../document/in-order';
+import { usualSupply } from '../document/usual-supply';
+import { rake, rakeId, wholeRake } from '../../tests/rakes';
+import { supplyKind, type AcTrack, type DccTrack } from '../supply';
+import type { Netlist } from '../circuit/netlist';
 import type { Finding } from '../finding/finding';
 import type { Layout } from '../document/layout';
 
-const boat = 'boat-train';
+const boat = rakeId;
+/** The vehicles of a train as they hang on its supply. */
+const hangingOf = (layout: Layout): Hanging[] =>
+  inOrder(layout.trains[boat].cars).map(({ jobId }) => ({ bench: benchOf(layout, jobId), joinsSeconds: 0 }));
 const judged = (layout: Layout): Finding[] =>
   checkTrain({ layout, study: trainStudy(layout, boat), inrush: trainInrush(layout, boat) });
-
-/** A train of so many compartment coaches of the demo, each with its reservoir. */
-const rake = (count: number, recipe: (layout: Layout) => void = () => undefined): Layout => {
-  const layout = structuredClone(demo());
-  recipe(layout);
-  layout.trains = {
-    [boat]: {
-      order: 1,
-      name: 'Rake',
-      note: '',
-      staggerSeconds: 0,
-      cars: Object.fromEntries(
-        Array.from({ length: count }, (_, i) => [
-          `car-${i + 1}`,
-          { order: i + 1, jobId: demoJob, turned: false },
-        ]),
-      ),
-    },
-  };
-  return layout;
-};
 
 describe('a train', () => {
   const study = trainStudy(boatTrain(), boat);
@@ -52,10 +36,10 @@ describe('a train', () => {
     const layout = boatTrain();
     const alone = (id: string): number => usualReadings(benchOf(layout, id)).supplyAmps.mean;
     const track = study.draws.find((d) => d.supplyId === 'track')!;
-    expect(track.amps).toBeCloseTo(
-      alone('compartment-coach') + alone('open-saloon') + alone('luggage-van'),
-      5,
-    );
+    // Less than each alone by what the others' current drops in the track.
+    const sum = alone('compartment-coach') + alone('open-saloon') + alone('luggage-van');
+    expect(track.amps).toBeLessThan(sum);
+    expect(track.amps / sum).toBeGreaterThan(0.99);
     expect(track).toMatchObject({ cars: 3, limitAmps: 3 });
     expect(study.draws.find((d) => d.supplyId === 'cell')).toMatchObject({ limitAmps: null, bulbAmps: null });
   });
@@ -114,38 +98,9 @@ describe('matching all to one', () => {
 });
 
 describe('charging together', () => {
-  test('one coach’s trace has the peak of its inrush study, and settles at what it draws', () => {
-    const bench = benchOf(demo(), demoJob);
-    const trace = inrushTrace(bench);
-    const study = inrushStudy(bench)!;
-    expect(Math.max(...trace.amps)).toBeCloseTo(study.peakAmps, 6);
-    expect(trace.settledAmps / usualReadings(bench).supplyAmps.greatest).toBeGreaterThan(0.9);
-    expect(trace.settledAmps / usualReadings(bench).supplyAmps.greatest).toBeLessThan(1.6);
-  });
-  test('the sum is an upper bound of three coaches solved as one circuit, and within 3 % of it', () => {
-    const layout = rake(3);
-    const [sum] = trainInrush(layout, boat);
-    const bench = benchOf(layout, demoJob);
-    const { netlist } = loweredAt(bench, usualState(bench), { stress: 'highest' });
-    // Three copies behind one supply: every node and element but the supply’s and the rails’ gets a number.
-    const shared = new Set(['0']);
-    const supplyElements = netlist.elements.filter((e) => e.id === 'v_supply' || e.id === 'r_supply');
-    for (const e of supplyElements)
-      for (const n of ['a', 'b'] as const) shared.add((e as { a: string; b: string })[n]);
-    const copy = (e: Element, k: number): Element => {
-      const renamed: Record<string, unknown> = { ...e, id: `${e.id}_${k}` };
-      for (const [key, value] of Object.entries(e)) {
-        if (['a', 'b', 'in', 'out', 'common'].includes(key) && typeof value === 'string')
-          renamed[key] = shared.has(value) ? value : `${value}_${k}`;
-      }
-      return renamed as unknown as Element;
-    };
-    const others = netlist.elements.filter((e) => !supplyElements.includes(e));
-    const together = {
-      ...netlist,
-      elements: [...supplyElements, ...[1, 2, 3].flatMap((k) => others.map((e) => copy(e, k)))],
-    };
-    const run = transientOf(together, { stop: 0.03, longestStep: 1e-3, start: 'given' }, (plan) => {
+  /** The most that is drawn in the first moments of a circuit, in amperes. */
+  const peakOf = (netlist: Netlist): number => {
+    const run = transientOf(netlist, { stop: 2e-3, longestStep: 1e-4, start: 'given' }, (plan) => {
       const amps = currentProbe(plan, 'r_supply');
       return [(s, t) => Math.abs(amps(s, t))];
     });
@@ -154,29 +109,86 @@ describe('charging together', () => {
       peak = Math.max(peak, step.within[0], step.after[0]);
     };
     while (!run.done) run.advance(2000);
-    expect(sum.peakAmps).toBeGreaterThanOrEqual(peak);
-    expect(sum.peakAmps / peak).toBeLessThan(1.03);
-    // And three times one, to within what the track takes: V / (R + 3 r) against V / (R + r).
-    expect(sum.peakAmps / inrushStudy(benchOf(layout, demoJob))!.peakAmps).toBeCloseTo(3, 6);
+    return peak;
+  };
+  test('like vehicles folded into one are as many by themselves, bit by bit', () => {
+    for (const count of [1, 3, 7]) {
+      const layout = rake(count);
+      const [ours] = trainInrush(layout, boat);
+      const whole = peakOf(wholeRake(layout));
+      expect(Math.abs(ours.peakAmps / whole - 1), `${count} coaches`).toBeLessThan(0.01);
+      expect(onOneSource(hangingOf(layout)).groups).toBe(1);
+    }
   });
-  test('without charge resistors twelve trip the booster; a stagger that is offered cures it', () => {
-    const layout = rake(12, (l) => {
-      condition(coachIn(l, demoJob), { chargeResistor: { ohms: 15, ratedWatts: 1 } });
-      l.supplies.track = { ...l.supplies.track, tripSeconds: 0.002 } as Layout['supplies'][string];
-    });
+  test('a regulator, a limiter, a switch and a cell of their own fold as they are', () => {
+    const changes: ((l: Layout) => void)[] = [
+      (l) => condition(coachIn(l, demoJob), { regulator: { outVolts: 10 }, chargeResistor: null }),
+      (l) =>
+        Object.values(coachIn(l, demoJob).circuits).forEach((c) => Object.assign(c, { limit: 'limiter' })),
+      (l) => void (coachIn(l, demoJob).supplyId = 'ac-loop'),
+    ];
+    for (const recipe of changes) {
+      const layout = rake(4, recipe);
+      const [ours] = trainInrush(layout, boat);
+      const whole = peakOf(wholeRake(layout, ours.angleDegrees ?? 0));
+      expect(Math.abs(ours.peakAmps / whole - 1)).toBeLessThan(0.02);
+    }
+  });
+  test('nothing on a source gives more than its volts over its ohms (Ohm’s law)', () => {
+    const layout = rake(13, (l) => condition(coachIn(l, demoJob), { chargeResistor: null }));
+    const [rush] = trainInrush(layout, boat);
+    const supply = layout.supplies.track as DccTrack;
+    expect(rush.peakAmps).toBeLessThan(supply.highestVolts / supply.trackOhms);
+    expect(rush.peakAmps).toBeGreaterThan((0.8 * supply.highestVolts) / supply.trackOhms);
+  });
+  test('a transformer’s windings are told by its volts without and with load: (18 - 16) / 2 = 1 ohm', () => {
+    const supply = usualSupply('ac-track', 'H0', 1) as AcTrack;
+    expect(supplyKind(supply).sourceOhms(supply)).toBeCloseTo(0.4 + (18 - 16) / 2, 12);
+  });
+  test('as many as may be switched on at once do not trip it, one more does', () => {
+    const bare = (count: number) =>
+      rake(count, (l) =>
+        condition(coachIn(l, demoJob), { chargeResistor: null, reservoir: { farads: 1e-3, ratedVolts: 25 } }),
+      );
+    const [rush] = trainInrush(bare(13), boat);
+    expect(rush.trips).toBe(true);
+    expect(trainInrush(bare(rush.atOnce), boat)[0].trips).toBe(false);
+    expect(trainInrush(bare(rush.atOnce + 1), boat)[0].trips).toBe(true);
+  });
+  test('together they draw less than the sum of each alone, by what the track takes', () => {
+    const one = trainStudy(rake(1), boat).draws[0].amps;
+    const twelve = trainStudy(rake(12), boat).draws[0].amps;
+    expect(twelve).toBeLessThan(12 * one);
+    expect(twelve).toBeGreaterThan(0.9 * 12 * one);
+    // Like ones see the track's resistance as many times: the same coach behind twelve times the ohms.
+    const behind = change(rake(1), (d) => {
+      const track = d.supplies.track as DccTrack;
+      (track as { trackOhms: number }).trackOhms = 12 * track.trackOhms;
+    }).layout;
+    expect(twelve / 12 / trainStudy(behind, boat).draws[0].amps).toBeCloseTo(1, 3);
+  });
+  test('without charge resistors thirteen trip the booster; each cure that is offered cures it', () => {
+    const layout = rake(13, (l) =>
+      condition(coachIn(l, demoJob), { chargeResistor: null, reservoir: { farads: 1e-3, ratedVolts: 25 } }),
+    );
     const found = judged(layout).find((f) => f.rule === 'train-inrush')!;
     expect(found.severity).toBe('stop');
-    expect(found.figures[0].is).toBeGreaterThan(3);
-    const after = patched(layout, found.remedies[0].patches);
-    expect(after.trains[boat].staggerSeconds).toBeGreaterThan(0);
-    expect(judged(after).find((f) => f.rule === 'train-inrush')).toBeUndefined();
+    expect(found.sentence).toMatch(/of its 13 vehicles can be switched on at once/);
+    expect(found.remedies).toHaveLength(2);
+    for (const { patches } of found.remedies) {
+      const after = patched(layout, patches);
+      expect(judged(after).find((f) => f.rule === 'train-inrush')).toBeUndefined();
+    }
+    // A diode across the resistor costs the light nothing.
+    const lux = (l: Layout) => trainStudy(l, boat).cars[0].look!.lux;
+    expect(lux(patched(layout, found.remedies[0].patches)) / lux(layout)).toBeGreaterThan(0.97);
   });
   test('a stagger spreads the peaks: the peak falls towards that of one coach', () => {
     const together = trainInrush(rake(4), boat)[0];
     const apart = change(rake(4), (d) => void (d.trains[boat].staggerSeconds = 0.5)).layout;
     const one = trainInrush(rake(1), boat)[0];
     expect(trainInrush(apart, boat)[0].peakAmps).toBeLessThan(one.peakAmps * 1.5);
-    expect(together.peakAmps).toBeCloseTo(4 * one.peakAmps, 6);
+    expect(together.peakAmps).toBeGreaterThan(3.5 * one.peakAmps);
   });
 });
 
@@ -248,7 +260,8 @@ describe('a train with a locomotive', () => {
     const [alone, together] = [trainStudy(boatTrain(), boat), trainStudy(headed('railcar-tern'), boat)];
     const railcar = usualReadings(benchOf(boatTrain(), 'railcar-tern')).supplyAmps.mean;
     const on = (study: typeof alone) => study.draws.find((d) => d.supplyId === 'track')!.amps;
-    expect(on(together) - on(alone)).toBeCloseTo(railcar, 6);
+    expect((on(together) - on(alone)) / railcar).toBeGreaterThan(0.9);
+    expect(on(together) - on(alone)).toBeLessThan(railcar);
     expect(together.lengthMillimetres - alone.lengthMillimetres).toBeCloseTo(241 + COUPLING_MILLIMETRES, 6);
     expect(together.cars[0]).toMatchObject({ id: 'railcar-tern', look: null });
     expect(commonCar(together)!.id).toBe(commonCar(alone)!.id);

@@ -12,6 +12,8 @@ import { supplyKind } from '../supply';
 import { bulbVolts } from '../supply/bulb-volts';
 import { kindOf } from '../kinds';
 import type { Look } from '../kinds/job-kind';
+import { feltAmps, solvedTogether } from './shared-supply';
+import { sourcesOf } from './sources';
 import { solvedJob, type SolvedJob } from './solved-job';
 import type { TrainRecord } from '../document/train-record';
 
@@ -35,8 +37,12 @@ export interface TrainDraw {
   readonly supplyId: string;
   /** Coaches it feeds. */
   readonly cars: number;
-  /** Mean of all together, and what the supply can give; null for cells, each coach having its own. */
+  /** All together, and what the supply can give; null for cells, each coach having its own. */
   readonly amps: number;
+  /** The current is a true RMS, which a transformer feels; else the mean. */
+  readonly isRms: boolean;
+  /** One vehicle's share, by the id of its job. */
+  readonly carAmps: Readonly<Record<string, number>>;
   readonly limitAmps: number | null;
   /** What the same coaches with bulbs would draw, true RMS; null where bulbs make no sense. */
   readonly bulbAmps: number | null;
@@ -62,10 +68,14 @@ export interface TrainStudy {
 }
 
 /**
- * Solves every coach of a train. Coaches are alone on their supply but for its current: what one
- * draws hardly lowers the voltage of the others (source and track have fractions of an ohm).
+ * A train as solved: each vehicle as it is by itself, and what all of them draw together.
+ * @param draws where they are known already
  */
-export function trainStudy(layout: Layout, trainId: string): TrainStudy {
+export function trainStudy(
+  layout: Layout,
+  trainId: string,
+  draws: readonly TrainDraw[] = trainDraws(layout, trainId),
+): TrainStudy {
   const train = layout.trains[trainId];
   let start = 0;
   const cars = inOrder(train.cars).map((car): TrainCar => {
@@ -84,31 +94,36 @@ export function trainStudy(layout: Layout, trainId: string): TrainStudy {
       look: kind.look(layout, car.jobId),
     };
   });
-  return {
-    trainId,
-    train,
-    cars,
-    lengthMillimetres: Math.max(0, start - COUPLING_MILLIMETRES),
-    draws: drawsOf(layout, cars),
-  };
+  return { trainId, train, cars, lengthMillimetres: Math.max(0, start - COUPLING_MILLIMETRES), draws };
 }
 
-function drawsOf(layout: Layout, cars: readonly TrainCar[]): TrainDraw[] {
-  const ids = [...new Set(cars.map((c) => c.job.supplyId))];
-  return ids.map((supplyId) => {
+/** What a train draws from each supply, its vehicles solved with the drop of all of them together. */
+export function trainDraws(layout: Layout, trainId: string): TrainDraw[] {
+  const jobIds = inOrder(layout.trains[trainId].cars).map((c) => c.jobId);
+  return [...new Set(jobIds.map((id) => layout.jobs[id].supplyId))].map((supplyId) => {
     const supply = layout.supplies[supplyId];
-    const own = cars.filter((c) => c.job.supplyId === supplyId);
+    const own = jobIds.filter((id) => layout.jobs[id].supplyId === supplyId);
+    const counts = new Map<string, number>();
+    for (const id of own) counts.set(id, (counts.get(id) ?? 0) + 1);
+    const carAmps = Object.fromEntries(
+      [...solvedTogether(layout, counts)].map(([id, { bench, readings }]) => [
+        id,
+        bench && readings ? feltAmps(readings, sourcesOf(bench)[0]) : 0,
+      ]),
+    );
     const volts = bulbVolts(supply);
     const onCells = supply.kind === 'cell';
     return {
       supplyId,
       cars: own.length,
-      amps: own.reduce((sum, c) => sum + (c.readings?.supplyAmps.mean ?? 0), 0),
+      amps: own.reduce((sum, id) => sum + carAmps[id], 0),
+      carAmps,
+      isRms: supplyKind(supply).feels(supply) === 'rms',
       limitAmps: onCells ? null : supplyKind(supply).limit(supply).amps,
       bulbAmps: onCells
         ? null
-        : own.reduce((sum, c) => {
-            const bulbs = kindOf(c.job.kind).oldBulbs(c.job);
+        : own.reduce((sum, id) => {
+            const bulbs = kindOf(layout.jobs[id].kind).oldBulbs(layout.jobs[id]);
             return sum + (bulbs ? bulbAmps(bulbs, volts) : 0);
           }, 0),
     };

@@ -5,7 +5,7 @@ import { sourceBehindOhms, type SupplyKind } from './supply-kind';
 export interface AcTrack {
   readonly kind: 'ac-track';
   readonly rmsVolts: number;
-  /** RMS volts it may rise to with little load. */
+  /** RMS volts it rises to with little load; what it falls from there to its limit tells its inner resistance. */
   readonly highestRmsVolts: number;
   readonly hertz: number;
   /** Peak of the pulse that some systems send to reverse; 0 where none is sent. */
@@ -14,6 +14,13 @@ export interface AcTrack {
   readonly tripSeconds: number;
   readonly trackOhms: number;
 }
+
+/**
+ * Resistance of its windings, in ohms: what its volts fall from no load to the load it is made for, over
+ * that load (RMS, Ohm's law).
+ */
+const windingOhms = ({ highestRmsVolts, rmsVolts, limitAmps }: AcTrack): number =>
+  Math.max(0, highestRmsVolts - rmsVolts) / limitAmps;
 
 export const acTrack: SupplyKind<AcTrack> = {
   kind: 'ac-track',
@@ -30,7 +37,9 @@ export const acTrack: SupplyKind<AcTrack> = {
   words: (supply) => `AC ${supply.rmsVolts} V, ${supply.hertz} Hz`,
   highestVolts: (supply) => Math.max(supply.highestRmsVolts * Math.SQRT2, supply.reversingPulseVolts),
   limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
-  sourceOhms: (supply) => supply.trackOhms,
+  feels: () => 'rms',
+  sourceOhms: (supply) => supply.trackOhms + windingOhms(supply),
+  behind: (supply, ohms) => ({ ...supply, trackOhms: supply.trackOhms + ohms }),
   faults: (supply) =>
     supply.reversingPulseVolts > 0
       ? [
@@ -49,7 +58,7 @@ export const acTrack: SupplyKind<AcTrack> = {
           Math.SQRT2;
     return sourceBehindOhms(
       { kind: 'sine', offset: 0, amplitude, hertz: supply.hertz, delay: 0, damping: 0, phaseDegrees: 0 },
-      supply.trackOhms,
+      acTrack.sourceOhms(supply),
       nodes,
       of,
     );

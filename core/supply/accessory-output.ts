@@ -35,7 +35,9 @@ export const accessoryOutput: SupplyKind<AccessoryOutput> = {
     `accessory output ${supply.volts} V, ${both ? 'both senses' : direction === 'forward' ? 'set' : 'reset'}`,
   highestVolts: (supply) => supply.highestVolts,
   limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
+  feels: () => 'moment',
   sourceOhms: (supply) => supply.wireOhms,
+  behind: (supply, ohms) => ({ ...supply, wireOhms: supply.wireOhms + ohms }),
   faults: (supply) => [
     {
       id: 'one-sense',

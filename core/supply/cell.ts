@@ -29,7 +29,9 @@ export const cellSupply: SupplyKind<CellSupply> = {
   },
   highestVolts: (supply) => supply.inSeries * cellAt(cellTypes[supply.cell], 0).volts,
   limit: (supply) => ({ amps: cellTypes[supply.cell].steadyAmps, seconds: SHORT_SECONDS }),
+  feels: () => 'moment',
   sourceOhms: (supply) => supply.inSeries * cellAt(cellTypes[supply.cell], supply.spent).ohms,
+  behind: (supply) => supply,
   faults: () => [
     {
       id: 'empty',

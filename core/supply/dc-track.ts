@@ -52,7 +52,10 @@ export const dcTrack: SupplyKind<DcTrack> = {
     `DC ${Number((throttle * supply.greatestVolts).toPrecision(3))} V ${direction === 'forward' ? 'forward' : 'reverse'}`,
   highestVolts: peak,
   limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
+  // Unsmoothed, it is a transformer with a rectifier.
+  feels: (supply) => (unsmoothed(supply) ? 'rms' : 'moment'),
   sourceOhms: (supply) => supply.trackOhms,
+  behind: (supply, ohms) => ({ ...supply, trackOhms: supply.trackOhms + ohms }),
   faults: () => [
     {
       id: 'station-stop',

@@ -35,7 +35,9 @@ export const dccTrack: SupplyKind<DccTrack> = {
   words: (supply) => `DCC ±${formatQuantity(supply.amplitudeVolts, 'volt')}`,
   highestVolts: (supply) => supply.highestVolts,
   limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
+  feels: () => 'moment',
   sourceOhms: (supply) => supply.trackOhms,
+  behind: (supply, ohms) => ({ ...supply, trackOhms: supply.trackOhms + ohms }),
   faults: (supply) => [
     {
       id: 'set-high',

@@ -35,7 +35,9 @@ export const lampController: SupplyKind<LampController> = {
   words: (supply, { throttle }) => `controller ${Number((throttle * supply.mostVolts).toPrecision(3))} V DC`,
   highestVolts: (supply) => supply.mostVolts,
   limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
+  feels: () => 'moment',
   sourceOhms: (supply) => supply.wireOhms,
+  behind: (supply, ohms) => ({ ...supply, wireOhms: supply.wireOhms + ohms }),
   faults: (supply) => [
     {
       id: 'knob',

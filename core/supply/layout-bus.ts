@@ -27,7 +27,9 @@ export const layoutBus: SupplyKind<LayoutBus> = {
   words: (supply) => `bus ${supply.volts} V DC`,
   highestVolts: (supply) => supply.highestVolts,
   limit: (supply) => ({ amps: supply.limitAmps, seconds: supply.tripSeconds }),
+  feels: () => 'moment',
   sourceOhms: (supply) => supply.wireOhms,
+  behind: (supply, ohms) => ({ ...supply, wireOhms: supply.wireOhms + ohms }),
   faults: () => [
     { id: 'reversed', name: 'Joined the wrong way round', says: 'Plus and minus changed over at the plug.' },
   ],

@@ -57,8 +57,12 @@ export interface SupplyKind<S> {
   highestVolts(supply: S): number;
   /** What it delivers before it switches off or suffers, and how long it bears more. */
   limit(supply: S): { readonly amps: number; readonly seconds: number };
+  /** What its limit is about: the moment, as a booster switches off, or the RMS that warms a transformer and its cut-out. */
+  feels(supply: S): 'moment' | 'rms';
   /** Resistance between its terminals' far ends: source, wires, rails and wheels. */
   sourceOhms(supply: S): number;
+  /** The same supply with so many ohms more on the way to what it feeds; a cell on board has its job alone. */
+  behind(supply: S, ohms: number): S;
   /** Says " at full throttle" of what was found at its highest; empty where nothing is higher. */
   highestWords(supply: S): string;
   /** What it may do wrong. */

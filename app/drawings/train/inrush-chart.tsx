@@ -31,8 +31,21 @@ export function InrushChart({ name, rush, stale }: InrushChartProps) {
       <figcaption>
         {name}: up to <b>{formatQuantity(rush.peakAmps, 'amp')}</b>
         {rush.overSeconds > 0
-          ? `, over ${formatQuantity(rush.limitAmps, 'amp')} for ${formatQuantity(rush.overSeconds, 'second', { significant: 2 })}; trips after ${formatQuantity(rush.tripSeconds, 'second')}`
+          ? `, over ${formatQuantity(rush.limitAmps, 'amp')} for ${formatQuantity(rush.overSeconds, 'second', { significant: 2 })}`
           : `, below its ${formatQuantity(rush.limitAmps, 'amp')}`}
+        {rush.rms &&
+          `; once charged ${formatQuantity(rush.rms.steadyAmps, 'amp')} RMS, at first ${formatQuantity(rush.rms.worstAmps, 'amp')} RMS over ${formatQuantity(rush.rms.overSeconds, 'second', { significant: 2 })}, which is what it feels`}
+        {rush.tripsAtSeconds === null ? (
+          '. It stays on.'
+        ) : (
+          <>
+            .{' '}
+            <strong>
+              It trips after {formatQuantity(rush.tripsAtSeconds, 'second', { significant: 2 })}
+            </strong>
+            ; {rush.atOnce} of {rush.cars} vehicles can be switched on at once.
+          </>
+        )}
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

@@ -47,6 +47,7 @@ function Feeds({ layout: open }: { readonly layout: Layout }) {
   const shown = preview?.of === open ? preview.remedy : null;
   const layout = useMemo(() => (shown ? patched(open, shown.patches) : open), [open, shown]);
   const feeds = useStudy('feeds', layout, {});
+  const sums = useStudy('supplySums', layout, {}).answer;
   const judged = useStudy('judgeFeeds', open, {}, 'slow');
   const figures = feeds.answer;
   const findings = judged.answer ?? nothing;
@@ -70,11 +71,9 @@ function Feeds({ layout: open }: { readonly layout: Layout }) {
             onChange={setView}
           />
           <LoadBars
-            loads={[...(figures?.supplies ?? [])].map(([id, load]) => ({
-              ...load,
-              id,
-              name: layout.supplies[id].name,
-            }))}
+            loads={(sums?.sums ?? []).flatMap((s) =>
+              figures?.supplies.has(s.supplyId) ? [{ ...s, id: s.supplyId }] : [],
+            )}
           />
         </div>
         {shown && <PreviewBand remedy={shown} onKeep={onApply} onBack={() => setPreview(null)} />}

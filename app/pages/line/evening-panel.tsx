@@ -1,4 +1,4 @@
-import { Button, Slider } from 'antd';
+import { Button, Skeleton, Slider } from 'antd';
 import { PlusOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import { inOrder } from '../../../core/document/in-order';
@@ -7,15 +7,13 @@ import {
   eveningStudy,
   litOnceMore,
   spansOf,
-  takingsOf,
+  type EveningLoad,
   type Spans,
-  type Taking,
 } from '../../../core/study/evening';
 import { FigureTable } from '../../fields/figure-table';
 import { SelectField } from '../../fields/select-field';
 import { useLayoutStore } from '../../store/layout-store';
 import type { Layout } from '../../../core/document/layout';
-import type { SolvedJobs } from '../../store/use-solved-jobs';
 
 const STEP_MINUTES = 5;
 /** What is dark all evening has a slider too. */
@@ -30,24 +28,19 @@ export const clockWords = (minutes: number): string => {
 
 interface EveningPanelProps {
   readonly layout: Layout;
-  readonly solved: SolvedJobs;
+  /** What hangs on each supply, everything on; null while it is added up. */
+  readonly sums: readonly EveningLoad[] | null;
   readonly atMinutes: number;
   readonly onAt: (minutes: number) => void;
 }
 
 /** An operating session: what is lit when, and what each supply gives over it. */
-export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelProps) {
+export function EveningPanel({ layout, sums, atMinutes, onAt }: EveningPanelProps) {
   const edit = useLayoutStore((s) => s.edit);
   const { evening } = layout;
   /** A span while a hand moves it: nothing of it changes, or is gone, before it is let go. */
   const [held, setHeld] = useState<{ readonly id: string; readonly spans: Spans } | null>(null);
-  const taking = new Map(
-    inOrder(layout.jobs).flatMap(({ id }): [string, Taking[]][] => {
-      const job = solved.get(id);
-      return job ? [[id, takingsOf(job)]] : [];
-    }),
-  );
-  const study = eveningStudy(layout, taking);
+  const study = sums && eveningStudy(layout, sums);
   const time = (after: number): string => clockWords(evening.beginsMinutes + after);
   return (
     <section className="evening" aria-label="The evening">
@@ -136,31 +129,35 @@ export function EveningPanel({ layout, solved, atMinutes, onAt }: EveningPanelPr
           );
         })}
       </div>
-      <FigureTable
-        label="What each supply gives over the evening"
-        rows={study}
-        rowKey={(r) => r.supplyId}
-        columns={[
-          ['Supply', (r) => layout.supplies[r.supplyId].name],
-          [
-            'Most at once',
-            (r) =>
-              `${formatQuantity(r.greatestAmps, 'amp')} at ${time(r.greatestAtMinutes)}${
-                r.limitAmps < 1000 ? `, of ${formatQuantity(r.limitAmps, 'amp')}` : ''
-              }`,
-          ],
-          ['Energy', (r) => `${r.wattHours.toPrecision(2)} Wh`],
-          [
-            'Of its charge',
-            (r) =>
-              r.chargeShare === null
-                ? '–'
-                : r.chargeShare > 1
-                  ? `empty before the end: ${r.chargeShare.toPrecision(2)} cells`
-                  : `${Math.round(100 * r.chargeShare)} %`,
-          ],
-        ]}
-      />
+      {study ? (
+        <FigureTable
+          label="What each supply gives over the evening"
+          rows={study}
+          rowKey={(r) => r.supplyId}
+          columns={[
+            ['Supply', (r) => layout.supplies[r.supplyId].name],
+            [
+              'Most at once',
+              (r) =>
+                `${formatQuantity(r.greatestAmps, 'amp')} at ${time(r.greatestAtMinutes)}${
+                  r.limitAmps < 1000 ? `, of ${formatQuantity(r.limitAmps, 'amp')}` : ''
+                }`,
+            ],
+            ['Energy', (r) => `${r.wattHours.toPrecision(2)} Wh`],
+            [
+              'Left in the cell',
+              (r) =>
+                r.chargeLeft === null
+                  ? '–'
+                  : r.chargeLeft > 0
+                    ? `${Math.round(100 * r.chargeLeft)} %`
+                    : `empty after ${formatQuantity(3600 * r.emptyAfterHours!, 'second', { significant: 2 })}`,
+            ],
+          ]}
+        />
+      ) : (
+        <Skeleton active paragraph={{ rows: 2 }} title={false} />
+      )}
     </section>
   );
 }

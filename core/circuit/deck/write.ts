@@ -140,6 +140,7 @@ export function writeDeck(netlist: Netlist, request: DeckRequest): string {
         lines.push(limiterCard({ ...e, id: name, a, b }));
         break;
       case 'regulator':
+        if ((e.alike ?? 1) !== 1) throw new RangeError(`${e.id}: a deck has every regulator by itself`);
         regulators = true;
         lines.push(continued(regulatorCard({ ...e, id: name, a, b, c: deckNode(e.c) })));
         break;

@@ -1,5 +1,5 @@
 import { supplyIdsOf } from '../../document/line-stages';
-import { usualVoltsOf } from '../../feed/load-curve';
+import { usualVoltsOf } from '../../supply/usual-volts';
 import { placePath, type FeedRule } from './feed-rule';
 import type { Judgement } from '../finding';
 

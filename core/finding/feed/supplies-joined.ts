@@ -1,5 +1,5 @@
 import { supplyKind } from '../../supply';
-import { usualVoltsOf } from '../../feed/load-curve';
+import { usualVoltsOf } from '../../supply/usual-volts';
 import { placePath, type FeedRule } from './feed-rule';
 import type { Supply } from '../../supply';
 

@@ -19,7 +19,7 @@ export const trainOverload: TrainRule = {
           id: `train-overload ${draw.supplyId}`,
           severity: over ? ('stop' as const) : ('mind' as const),
           title: over ? 'The train draws too much' : 'The train draws most of the supply',
-          sentence: `${draw.cars} vehicles draw ${formatQuantity(draw.amps, 'amp')} from ${supply.name}; its ${sourceName(supply)} gives ${formatQuantity(limitAmps, 'amp')}, of which ${formatQuantity(MOST_SHARE * limitAmps, 'amp')} are for use.`,
+          sentence: `${draw.cars} vehicles draw ${formatQuantity(draw.amps, 'amp')}${draw.isRms ? ' RMS' : ''} from ${supply.name}; its ${sourceName(supply)} gives ${formatQuantity(limitAmps, 'amp')}, of which ${formatQuantity(MOST_SHARE * limitAmps, 'amp')} are for use.`,
           reason:
             'The locomotive wants its share too. Higher resistors dim the coaches little to the eye: half the light is barely noticed.',
           paths: [['supplies', draw.supplyId]],
