@@ -2,6 +2,7 @@ import { inOrder } from '../core/document/in-order';
 import { checkJob } from '../core/finding/check';
 import { judgeNetwork } from '../core/finding/feed/judge-network';
 import { judgeRig } from '../core/finding/overhead';
+import { judgeShared } from '../core/finding/supply';
 import { checkTrain } from '../core/finding/train/check-train';
 import { trainInrush } from '../core/study/train-inrush';
 import { trainStudy } from '../core/study/train';
@@ -36,12 +37,14 @@ export function run(words: readonly string[]): number {
   const rigs = whole
     ? inOrder(layout.rigs).map((r) => ({ rigId: r.id, ...alone(() => judgeRig(layout, r.id)) }))
     : [];
-  const everything = [...judged, ...trains, ...feeds, ...rigs];
+  const shared = whole ? [{ supplies: true, ...alone(() => judgeShared(layout)) }] : [];
+  const everything = [...judged, ...trains, ...shared, ...feeds, ...rigs];
   if (options.has('json')) print(`${JSON.stringify(everything, null, 2)}\n`);
   else {
     const all = [
       ...judged.map((j) => ({ ...j, name: layout.jobs[j.jobId].name })),
       ...trains.map((t) => ({ ...t, name: layout.trains[t.trainId].name })),
+      ...shared.map((s) => ({ ...s, name: 'What jobs share' })),
       ...feeds.map((f) => ({ ...f, name: 'The power under the boards' })),
       ...rigs.map((r) => ({ ...r, name: layout.rigs[r.rigId].name })),
     ];

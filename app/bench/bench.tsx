@@ -11,9 +11,11 @@ import { useSolvedJob } from './solved-job';
 import { Stage } from './stage';
 import { Steps } from './steps';
 import { useCaughtUp } from './use-caught-up';
+import { gravestFirst } from '../../core/finding/gravest-first';
+import { useStudy } from '../workers/use-study';
 import { useJudged } from './use-judged';
 import type { Layout } from '../../core/document/layout';
-import type { Remedy } from '../../core/finding/finding';
+import type { Finding, Remedy } from '../../core/finding/finding';
 import type { State } from '../../core/supply/state';
 import type { Face, PanelProps } from '../kinds/face';
 import './bench.css';
@@ -24,6 +26,10 @@ interface BenchProps {
   readonly jobId: string;
   readonly stage: string;
 }
+
+/** Whether a finding about what several jobs share is about this one too. */
+const isOfJob = ({ paths }: Finding, jobId: string): boolean =>
+  paths.some(([room, id]) => room === 'jobs' && id === jobId);
 
 /** The bench of any job: stage, steps of the work, choices, pictures and what needs attention; the face of its kind fills them. */
 export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
@@ -38,7 +44,11 @@ export function BenchOf({ face, layout: open, jobId, stage }: BenchProps) {
   const solved = useSolvedJob(layout, jobId, hand);
   const live = useLiveRun(layout, jobId, hand, solved.state);
   const judged = useJudged(open, jobId, hand.supplyId ?? undefined);
-  const { findings } = judged;
+  const shared = useStudy('judgeShared', open, {}, 'slow').answer;
+  const findings = useMemo(
+    () => gravestFirst([...judged.findings, ...(shared ?? []).filter((f) => isOfJob(f, jobId))]),
+    [judged.findings, shared, jobId],
+  );
   const wrong = findings
     .filter((f) => f.severity !== 'note')
     .flatMap((f) => f.terminals.map((part) => part.part))

@@ -10,7 +10,8 @@ interface FindingsPanelProps {
   readonly findings: readonly Finding[];
   readonly stale: boolean;
   readonly failure: string | null;
-  readonly onPreview: (remedy: Remedy | null) => void;
+  /** Left out where a cure cannot be looked at first. */
+  readonly onPreview?: (remedy: Remedy | null) => void;
   readonly previewed: Remedy | null;
   readonly onApply: (remedy: Remedy) => void;
 }
@@ -88,9 +89,11 @@ const Cure = memo(function Cure({ remedy, isPreviewed, onPreview, onApply }: Cur
       <Button type="primary" onClick={() => onApply(remedy)}>
         {remedy.label}
       </Button>
-      <Button aria-pressed={isPreviewed} onClick={() => onPreview(isPreviewed ? null : remedy)}>
-        {isPreviewed ? 'Back' : 'Look first'}
-      </Button>
+      {onPreview && (
+        <Button aria-pressed={isPreviewed} onClick={() => onPreview(isPreviewed ? null : remedy)}>
+          {isPreviewed ? 'Back' : 'Look first'}
+        </Button>
+      )}
     </div>
   );
 });

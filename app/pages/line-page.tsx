@@ -13,6 +13,7 @@ import { useLineFaces } from '../kinds/use-fetched';
 import { newPath, trainPath } from '../shell/paths';
 import { useLayoutStore } from '../store/layout-store';
 import { useSolvedJobs } from '../store/use-solved-jobs';
+import { FindingsPanel } from '../bench/findings-panel';
 import { useStudy } from '../workers/use-study';
 import { CardState } from './card-state';
 import { WhatToLight } from './new-page';
@@ -96,6 +97,7 @@ export function LinePage() {
       ) : (
         <div className="dusk" />
       )}
+      <SharedFindings layout={layout} />
       <section className="jobs">
         <div className="jobs-head">
           <h2>Trains</h2>
@@ -123,6 +125,24 @@ export function LinePage() {
           ))}
       </section>
     </main>
+  );
+}
+
+/** What several jobs ask of a supply they share, where that is too much. */
+function SharedFindings({ layout }: { readonly layout: Layout }) {
+  const apply = useLayoutStore((s) => s.apply);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const judged = useStudy('judgeShared', layout, {}, 'slow');
+  const findings = judged.answer ?? [];
+  if (findings.length === 0 && refusal === null) return null;
+  return (
+    <FindingsPanel
+      findings={findings}
+      stale={judged.stale}
+      failure={refusal ?? judged.failure}
+      previewed={null}
+      onApply={(remedy) => setRefusal(apply(remedy.label, remedy.patches))}
+    />
   );
 }
 

@@ -224,6 +224,10 @@ export const questions = {
   async judgeRig(layout: Layout, { rigId }: OfRig): Promise<Finding[]> {
     return (await import('../../core/finding/overhead')).judgeRig(layout, rigId);
   },
+  /** What several jobs together ask of a supply they share. */
+  async judgeShared(layout: Layout): Promise<Finding[]> {
+    return (await import('../../core/finding/supply')).judgeShared(layout);
+  },
   async judgeFeeds(layout: Layout): Promise<Finding[]> {
     const { judgeNetwork } = await import('../../core/finding/feed/judge-network');
     return judgeNetwork(layout);
