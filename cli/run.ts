@@ -9,6 +9,10 @@ interface Command {
 const commands: Readonly<Record<string, Command>> = {
   deck: { usage: 'hazel deck FILE.cir [--json]', load: () => import('./deck') },
   solve: { usage: 'hazel solve FILE.hazel.json', load: () => import('./solve') },
+  new: {
+    usage: 'hazel new KIND --scale S --supply ID ... > FILE | hazel new KIND --help',
+    load: () => import('./new'),
+  },
   check: { usage: 'hazel check FILE.hazel.json', load: () => import('./check') },
   schema: { usage: 'hazel schema', load: () => import('./schema') },
   sheet: {

@@ -2,24 +2,30 @@ import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { More } from '../fields/more';
 import { formatQuantity } from '../../core/quantity/format';
-import { testerAmps, testerStep, type Seen, type Tester } from '../../core/study/unmarked-lamp';
-import type { LedPart } from '../../core/part/led';
+import {
+  testerAmps,
+  testerStep,
+  type Seen,
+  type TestedLamp,
+  type Tester,
+} from '../../core/study/unmarked-lamp';
 
 interface UnmarkedLampProps {
   readonly tester: Tester;
   /** The job's own supply behind the resistor that serves all its lamps; null where there is none. */
   readonly own: Tester | null;
-  /** The sort of lamp that is unmarked. */
-  readonly led: LedPart;
+  /** The sort of lamp that is unmarked, with what it has in it. */
+  readonly lamp: TestedLamp;
 }
 
 /** Which lead of an unmarked lamp is plus, step by step, with the tester or in the job's own circuit. */
-export function UnmarkedLamp({ tester, own, led }: UnmarkedLampProps) {
+export function UnmarkedLamp({ tester, own, lamp }: UnmarkedLampProps) {
   const [seen, setSeen] = useState<readonly Seen[]>([]);
   const [by, setBy] = useState<'tester' | 'own'>('tester');
   const step = testerStep(seen);
+  const { led } = lamp;
   const used = by === 'own' && own ? own : tester;
-  const amps = testerAmps(used, led);
+  const amps = testerAmps(used, lamp);
   return (
     <More label="Which lead is plus? An unmarked lamp" open>
       {own && (

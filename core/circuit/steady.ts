@@ -31,6 +31,8 @@ export interface PeriodicOptions {
 }
 
 const MOST_ITERATIONS = 60;
+/** Turns after which a bracket has to shrink by half in each. */
+const PATIENCE = 8;
 /** Error allowed within the one period that is repeated: less than in a long run, as it stands for all of them. */
 const PERIOD_ERROR = 3e-4;
 /** A charge that a period changes by less than this share of itself stands still for all that can be seen. */
@@ -180,6 +182,7 @@ export function periodicOn(
   const largest = Math.max(...plan.voltages.signals.map((v) => greatestLevel(v, period)), 1);
   // With one state the map over a period only ever draws nearer to its fixed point, which is therefore bracketed.
   let [below, above] = [-Infinity, Infinity];
+  let lastWidth = Infinity;
   for (let settled = n === 0; !settled; iterations++) {
     if (iterations >= MOST_ITERATIONS) {
       throw new CircuitError('no-convergence', 'the circuit does not come to a periodic steady state', [
@@ -204,7 +207,11 @@ export function periodicOn(
         if (miss[0] > 0) below = stored[0];
         else above = stored[0];
         const width = above - below;
-        if (!(next[0] > below && next[0] < above) && Number.isFinite(width)) next[0] = (below + above) / 2;
+        // Newton that leaps from one end of what is left to the other narrows it by nothing: halve it.
+        const leaps = iterations > PATIENCE && width > lastWidth / 2;
+        if ((leaps || !(next[0] > below && next[0] < above)) && Number.isFinite(width))
+          next[0] = (below + above) / 2;
+        lastWidth = width;
         move = next[0] - stored[0];
         if (Math.abs(miss[0]) <= STILL * Math.abs(stored[0]) || width <= NARROW * Math.abs(stored[0])) {
           settled = true;

@@ -4,7 +4,7 @@ import { deliveredBy } from '../study/sources';
 import { rule } from './finding';
 
 /** Hours of light below which a cell is changed more often than anyone likes (common practice, no source). */
-const FEW_HOURS = 10;
+export const FEW_HOURS = 10;
 
 /** A cell that is dim after few hours. */
 export const cellHours = rule({

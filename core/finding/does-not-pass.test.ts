@@ -13,12 +13,14 @@ const withJob = (layout: Layout, jobId: string, recipe: (job: Draft<AnyJob>) => 
   change(layout, (draft) => recipe(anyJobIn(draft, jobId))).layout;
 
 describe('what leads go through', () => {
-  test('four lamps of two leads of 0.5 mm take 0.5 mm √(1.3 · 8), and a bore below that is told', () => {
+  test('four lamps of two leads of 0.5 mm take the hole that eight side by side need, and a bore below that is told', () => {
     const layout = onRails('shared-both-ways');
     const lamps = Object.values(anyJobIn(layout, vehicleId).lamps).filter(
       (l) => (l as unknown as { end: string }).end === 'A',
     );
-    const needs = 0.5 * Math.sqrt(1.3 * 2 * lamps.length);
+    // Eight equal circles in a circle: 3.3048 of one (published packings).
+    expect(lamps).toHaveLength(4);
+    const needs = 0.5 * 3.3048;
     const at = (mm: number): Layout =>
       withJob(layout, vehicleId, (j) => void (j.passages['end-A'].boreMillimetres = mm));
     expect(found(at(needs + 0.01), vehicleId)).toEqual([]);
@@ -40,7 +42,7 @@ describe('what leads go through', () => {
     );
     const [finding] = found(plugged, displayId);
     expect(finding.sentence).toMatch(/2\.5 mm across.*2 mm/);
-    expect(finding.remedies[0].label).toMatch(/bare wire/);
+    expect(finding.remedies[0].label).toMatch(/^Thread the wire by itself/);
     expect(found(patched(plugged, finding.remedies[0].patches), displayId)).toEqual([]);
   });
   test('a passage nothing goes through is not judged', () => {

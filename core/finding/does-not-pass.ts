@@ -2,12 +2,11 @@ import { isSource } from '../assembly/assembly';
 import { anyJobIn } from '../document/jobs';
 import { passingOf, type Passing } from '../assembly/passing';
 import { formatQuantity, inSentence } from '../quantity/format';
+import { nextDrill } from '../part/drill';
 import { bundleMillimetres, wireNames, wireOf } from '../part/wire';
 import { rule, type Cure } from './finding';
 
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 2 });
-/** Drills come in tenths of a millimetre. */
-const drill = (millimetres: number): number => Number((Math.ceil(millimetres * 10 - 1e-9) / 10).toFixed(1));
 
 /** Leads, or what hangs on them already, that are thicker than what they have to go through. */
 export const doesNotPass = rule({
@@ -42,7 +41,7 @@ function cures(jobId: string, { passage, leads, bundleMillimetres: bundle }: Pas
   const carries = passage.carriesMillimetres !== null && passage.carriesMillimetres > passage.boreMillimetres;
   if (carries)
     found.push({
-      label: 'Thread bare wire, join after',
+      label: 'Thread the wire by itself, join after',
       recipe: (draft) => void (anyJobIn(draft, jobId).passages[passage.id].carriesMillimetres = null),
     });
   if (bundle > passage.boreMillimetres) {
@@ -61,7 +60,7 @@ function cures(jobId: string, { passage, leads, bundleMillimetres: bundle }: Pas
         },
       });
   }
-  const bore = drill(Math.max(bundle, passage.carriesMillimetres ?? 0));
+  const bore = nextDrill(Math.max(bundle, passage.carriesMillimetres ?? 0));
   found.push({
     label: `Open it to ${mm(bore)}`,
     recipe: (draft) => void (anyJobIn(draft, jobId).passages[passage.id].boreMillimetres = bore),

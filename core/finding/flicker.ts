@@ -77,7 +77,7 @@ export const flicker = rule({
         id: 'flicker',
         severity: 'mind' as const,
         title: 'The light flickers',
-        sentence: `${lampWords(bench, ids)} ${plural(ids.length, 'flickers', 'flicker')} at ${worst.hertz.toPrecision(3)} Hz by ${worst.percent.toFixed(0)} %; up to ${worst.lowRiskPercent.toPrecision(2)} % goes unnoticed.`,
+        sentence: `${lampWords(bench, ids)} ${plural(ids.length, 'flickers', 'flicker')} at ${worst.hertz.toPrecision(3)} Hz with ${worst.percent.toFixed(0)} % percent flicker; up to ${worst.lowRiskPercent.toPrecision(2)} % is of low risk (IEEE 1789).`,
         reason: reasons[sourceOfLamp(bench, ids[0]).supply.kind],
         subject: { lamps: ids },
         ...aboutLamps(bench, ids),

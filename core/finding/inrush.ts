@@ -1,8 +1,9 @@
 import { formatQuantity } from '../quantity/format';
 import { reservoirsOf } from '../study/line-readings';
-import { supplyKind } from '../supply';
+import { LOADED_SHARE } from '../supply';
 import { sourceName } from './about';
 import { chargeGently, chargeOhms } from './cures';
+import { recordFacts } from '../kinds/records';
 import { rule } from './finding';
 
 /** Share of the time a fixed supply bears under which one reservoir is not worth a worry. */
@@ -19,7 +20,9 @@ export const inrush = rule({
     // What the lamps alone draw is another rule's.
     if (highest.some((r) => r.readings.supplyAmps.mean > study.limitAmps)) return [];
     const trips = study.tripsAtSeconds !== null;
-    const fixed = !supplyKind(bench.supply).onTrack;
+    // A transformer is warmed by the RMS: a crest or two above its limit is nothing to it.
+    if (!trips && study.rmsAmps !== null && study.rmsAmps <= LOADED_SHARE * study.limitAmps) return [];
+    const fixed = !recordFacts(bench.job.kind).onRails;
     const slight = fixed && study.overSeconds < SLIGHT_SHARE * study.tripSeconds;
     const source = sourceName(bench.supply);
     const [first] = reservoirsOf(bench);

@@ -9,7 +9,10 @@ export function lowRiskPercent(hertz: number): number {
 /** One component of a light that rises and falls. */
 export interface FlickerComponent {
   readonly hertz: number;
-  /** (greatest - least) / (greatest + least) of this component on the mean light, in percent. */
+  /**
+   * Percent flicker: 100 (greatest - least) / (greatest + least), 0 to 100 (IES Lighting Handbook, from memory), of
+   * this component on the mean light, and never more than that of the whole light.
+   */
   readonly percent: number;
   readonly lowRiskPercent: number;
 }
@@ -19,6 +22,16 @@ export const mayFlicker = (period: number): boolean =>
   period > 0 && Number.isFinite(lowRiskPercent(1 / period));
 
 const HARMONICS = 40;
+
+/** Percent flicker of a light: 100 (greatest - least) / (greatest + least), 0 to 100; 0 in the dark. */
+export function percentFlicker(samples: readonly (readonly [number, number])[]): number {
+  let [least, greatest] = [Infinity, 0];
+  for (const [, light] of samples) {
+    least = Math.min(least, Math.max(0, light));
+    greatest = Math.max(greatest, light);
+  }
+  return greatest > 0 ? (100 * (greatest - least)) / (greatest + least) : 0;
+}
 
 /** Magnitude of the integral of a light times exp(-i w t), exact for straight lines between its samples. */
 function fourier(samples: readonly (readonly [number, number])[], w: number): number {
@@ -53,13 +66,14 @@ export function worstFlicker(samples: readonly (readonly [number, number])[]): F
     mean += ((samples[i][0] - samples[i - 1][0]) * (samples[i][1] + samples[i - 1][1])) / 2 / period;
   }
   if (!(mean > 0)) return null;
+  const whole = percentFlicker(samples);
   let worst: FlickerComponent | null = null;
   for (let k = 1; k <= HARMONICS; k++) {
     const hertz = k / period;
     const limit = lowRiskPercent(hertz);
     if (!Number.isFinite(limit)) break;
     const w = 2 * Math.PI * hertz;
-    const percent = (200 * fourier(samples, w)) / (mean * period);
+    const percent = Math.min(whole, (200 * fourier(samples, w)) / (mean * period));
     if (!worst || percent / limit > worst.percent / worst.lowRiskPercent) {
       worst = { hertz, percent, lowRiskPercent: limit };
     }

@@ -2,7 +2,7 @@ import { converter, formatHex } from 'culori';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { mcCamyKelvin, planckianXy, screenColour } from './colour';
-import { lowRiskPercent, worstFlicker } from './flicker';
+import { lowRiskPercent, percentFlicker, worstFlicker } from './flicker';
 import { lightness, shareOfLightness } from './lightness';
 import { DAY_LUX, nearestWord, wantedWords, windowLightness, windowLightnessBy } from './wanted';
 
@@ -48,6 +48,38 @@ describe('flicker (IEEE 1789-2015)', () => {
     const worst = worstFlicker(wave)!;
     expect(worst.hertz).toBeCloseTo(100, 6);
     expect(worst.percent).toBeCloseTo(30, 1);
+  });
+  test('percent flicker by its definition (IES): a square wave between a and b, a pulse that goes out, a rectified sine', () => {
+    const square = (low: number, high: number) =>
+      [
+        [0, high],
+        [0.005, high],
+        [0.005, low],
+        [0.01, low],
+      ] as const;
+    for (const [low, high] of [
+      [0.5, 1],
+      [0.2, 1.4],
+      [0, 1],
+    ] as const) {
+      const expected = (100 * (high - low)) / (high + low);
+      expect(percentFlicker(square(low, high))).toBeCloseTo(expected, 9);
+      // A component may be told higher by Fourier’s sum; the published measure ends at 100.
+      expect(worstFlicker(square(low, high))!.percent).toBeLessThanOrEqual(expected + 1e-9);
+    }
+    const pulse = [
+      [0, 0],
+      [0.0001, 1],
+      [0.0002, 0],
+      [0.01, 0],
+    ] as const;
+    expect(worstFlicker(pulse)!.percent).toBeLessThanOrEqual(100);
+    expect(
+      percentFlicker([
+        [0, 0],
+        [1, 0],
+      ]),
+    ).toBe(0);
   });
   test('steady light and darkness have none', () => {
     expect(

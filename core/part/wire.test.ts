@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { strandsSquareMillimetres } from '../quantity/gauge';
 import { wireColours, wirePaint } from './wire-colour';
@@ -23,21 +24,39 @@ describe('sorts of wire', () => {
 });
 
 describe('wires laid together', () => {
-  test('one is as thick as it is; n alike of d take d √(1.3 n)', () => {
+  test('two to seven alike take the best packings of equal circles in a circle (closed forms)', () => {
+    const forms = [2, 1 + 2 / Math.sqrt(3), 1 + Math.SQRT2, 1 + Math.sqrt(2 * (1 + 1 / Math.sqrt(5))), 3, 3];
     expect(bundleMillimetres([0.5])).toBe(0.5);
-    for (const n of [2, 4, 9])
-      expect(bundleMillimetres(Array(n).fill(0.5))).toBeCloseTo(0.5 * Math.sqrt(1.3 * n), 12);
+    forms.forEach((form, i) => {
+      expect(bundleMillimetres(Array(i + 2).fill(0.5)) / 0.5, `${i + 2} alike`).toBeCloseTo(form, 3);
+    });
   });
-  test('never less than the circle that holds two side by side in area, nor less than the thickest', () => {
-    // Two circles of d need an opening of 2 d; laid one after another in a round hole they need no less area than their own.
-    for (const n of [2, 3, 7, 20]) {
-      const bundle = bundleMillimetres(Array(n).fill(1));
-      expect((Math.PI / 4) * bundle ** 2).toBeGreaterThanOrEqual(n * (Math.PI / 4));
-    }
-    expect(bundleMillimetres([0.2, 1.6, 0.2])).toBeGreaterThan(1.6);
+  test('eight to twelve alike, and more, take what has been published (3.3048, 3.6131, 3.8130, 3.9238, 4.0296)', () => {
+    const published = [3.3048, 3.6131, 3.813, 3.9238, 4.0296];
+    published.forEach((d, i) => expect(bundleMillimetres(Array(i + 8).fill(2))).toBeCloseTo(2 * d, 9));
+  });
+  test('unlike wires never pass below the two thickest side by side, nor below their own area', () => {
+    const diameters = fc.array(fc.constantFrom(0.15, 0.25, 0.5, 0.6, 1, 1.6), {
+      minLength: 2,
+      maxLength: 30,
+    });
+    fc.assert(
+      fc.property(diameters, (outsides) => {
+        const bundle = bundleMillimetres(outsides);
+        const [first, second] = [...outsides].sort((a, b) => b - a);
+        expect(bundle).toBeGreaterThanOrEqual(first + second - 1e-9);
+        expect(bundle ** 2).toBeGreaterThan(outsides.reduce((sum, d) => sum + d * d, 0));
+        // No worse than as many of the thickest.
+        if (outsides.length <= 20)
+          expect(bundle).toBeLessThanOrEqual(bundleMillimetres(outsides.map(() => first)) + 1e-9);
+      }),
+      { numRuns: 200, seed: 5 },
+    );
+    // Two of 1 and a thin one in the gap beside them still pass a hole of 2.
+    expect(bundleMillimetres([1, 1, 0.3])).toBeCloseTo(2, 6);
   });
   test('thicker wires, more of them, more room', () => {
     expect(bundleMillimetres([0.5, 0.6])).toBeGreaterThan(bundleMillimetres([0.5, 0.5]));
-    expect(bundleMillimetres([0.5, 0.5, 0.1])).toBeGreaterThan(bundleMillimetres([0.5, 0.5]));
+    expect(bundleMillimetres([0.5, 0.5, 0.4])).toBeGreaterThan(bundleMillimetres([0.5, 0.5]));
   });
 });

@@ -1,3 +1,4 @@
+import { packEnclose, packSiblings } from 'd3-hierarchy';
 import { gaugeMillimetres, strandsSquareMillimetres } from '../quantity/gauge';
 import type { WireColour } from './wire-colour';
 
@@ -97,9 +98,35 @@ export const wireNames = Object.keys(wires) as [WireName, ...WireName[]];
 /** A sort of wire by its name. */
 export const wireOf = (name: WireName): WirePart => ({ id: name, ...wires[name] });
 
-/** Round wires laid together take this much more than their bare area (loose bundle, common practice, no source). */
-const PACKING = 1.3;
+/**
+ * Least enclosing diameter of n equal round things over the diameter of one, from n = 1: the best
+ * packings of equal circles in a circle (Kravitz 1967, Pirl 1969, and the table Packomania; from memory; up to
+ * seven checked by closed forms in the test).
+ */
+const ENCLOSES = [
+  1, 2, 2.1547, 2.4142, 2.7013, 3, 3, 3.3048, 3.6131, 3.813, 3.9238, 4.0296, 4.2361, 4.3284, 4.5214, 4.6154,
+  4.792, 4.8637, 4.8637, 5.1223,
+] as const;
 
-/** Thickness of round wires laid together: sqrt(packing x sum of squares). Millimetres, in and out. */
-export const bundleMillimetres = (outsides: readonly number[]): number =>
-  outsides.length === 1 ? outsides[0] : Math.sqrt(PACKING * outsides.reduce((sum, d) => sum + d * d, 0));
+/** Orders in which unlike wires are laid round one another; the least room of these is taken. */
+const orders: readonly ((a: number, b: number) => number)[] = [(a, b) => b - a, (a, b) => a - b];
+
+/** Diameter of the circle round circles laid against one another by a front chain, in their given order. */
+function laidTogether(outsides: readonly number[]): number {
+  const circles = outsides.map((d) => ({ x: 0, y: 0, r: d / 2 }));
+  return 2 * packEnclose(packSiblings(circles)).r;
+}
+
+/**
+ * The round hole that wires laid side by side need: of equal ones the best packing known, of unlike ones the
+ * least room of several ways of laying them, which is never less than the two thickest side by side.
+ * @param outsides diameters over the insulation; at least one
+ * @returns in the unit of the diameters
+ */
+export function bundleMillimetres(outsides: readonly number[]): number {
+  const thickest = Math.max(...outsides);
+  const asEqual = outsides.length <= ENCLOSES.length ? ENCLOSES[outsides.length - 1] * thickest : Infinity;
+  const same = outsides.every((d) => d === thickest);
+  if (same && Number.isFinite(asEqual)) return asEqual;
+  return Math.min(asEqual, ...orders.map((by) => laidTogether([...outsides].sort(by))));
+}

@@ -1,6 +1,6 @@
 import { inOrder } from '../document/in-order';
 import { lampType } from '../document/lamp-type';
-import { lineFrom } from '../document/line-stages';
+import { lineFrom, putRectifier, putStage } from '../document/line-stages';
 import { usualCircuit } from '../document/usual-circuit';
 import { usualDriver, usualFeed, type DriverRecord } from '../document/driver-record';
 import { bulbs } from '../part/bulb';
@@ -79,6 +79,29 @@ function backToBack(
   return output > other ? 'with the other' : lamps.filter((l) => l === here[0] || l === there[0]);
 }
 
+/** A reservoir behind a bridge of what nothing switches: enough for the few lamps of one head (common practice, no source). */
+const RESERVOIR = { farads: 220e-6, ratedVolts: 50 } as const;
+const CHARGE = { ohms: 22, ratedWatts: 0.25, beside: true } as const;
+
+/**
+ * Keeps what is backwards off the lamps of a line: a bridge where its supply changes sides and nothing
+ * before it makes that steady, a diode where a driver turns its two contacts over.
+ */
+function keepForward(job: Draft<Job>, supply: Supply, lineId: string, inTurn: boolean): void {
+  const line = job.lines[lineId];
+  const changes = supplyKind(supply).changesSides;
+  if (!job.driver) {
+    if (!changes) return;
+    putRectifier(line, 'silicon-bridge');
+    putStage(line, 'reservoir', RESERVOIR);
+    putStage(line, 'charge', CHARGE);
+    return;
+  }
+  const { outputs } = driverKind(job.driver).build(job.driver);
+  if (!inTurn && outputs.some((o) => o.between) && job.driver.kind === 'accessory-reversing')
+    putStage(line, 'diode', { diode: 'silicon' });
+}
+
 /**
  * Hangs the lamps of a job on the outputs of its driver, each output a line with a circuit of its own,
  * each lamp limited so that all look alike; on the supply itself where nothing switches them. Lamps for
@@ -114,6 +137,7 @@ export function hangOnDriver(
       output,
       names(output),
     );
+    keepForward(job, supply, lineId, back !== null);
     const limit = build?.outputs[output - 1]?.limitAmps ?? Infinity;
     const resistorFor = ({ part }: LampCore) => {
       const amps = Math.min(alikeAmps(layout, lamps, part) / share, (GIVEN_SHARE * limit) / alone.length);

@@ -5,9 +5,9 @@ import { usualCircuit } from '../document/usual-circuit';
 import { bulbs } from '../part/bulb';
 import { leds } from '../part/led';
 import { trimmersSold, turnFor, usualSocket } from '../part/hub-socket';
-import { ratedVoltsSold } from '../part/electrolytic';
+import { ratedVoltsSold, soldFarads } from '../part/electrolytic';
 import { wiringOf } from '../kinds/wirings';
-import { supplyKind, type Supply } from '../supply';
+import { LOADED_SHARE, supplyKind, type Supply } from '../supply';
 import { firstResistor } from './first-resistor';
 import type { Draft } from 'immer';
 import type { HookUpName, Scenery } from '../document/scenery-record';
@@ -18,13 +18,18 @@ import type { AnyJob, Layout } from '../document/layout';
 /** A silicon bridge takes two junctions (common practice, no source: 24 V in, 22.7 V behind it). */
 const BRIDGE_VOLTS = 1.4;
 /** What a hub holds on board (typical, from memory). */
-const HUB_FARADS = 100e-6;
+const HUB_FARADS = 220e-6;
 /** Keeps the charging of a reservoir within what boosters and transformers bear (common practice, no source). */
-const CHARGE = { ohms: 22, ratedWatts: 0.25, beside: false };
+const CHARGE_OHMS = 22;
+/** On the mains it is charged at the crests alone: little may stand in its way. */
+const MAINS_CHARGE_OHMS = 10;
 /** A reservoir is rated this much above what stands on it. */
 const RATED_SHARE = 1.2;
 /** What a small lamp of the scenery is given, in amperes (common practice, no source: 4.7 kohm on 12 V). */
 export const SCENIC_AMPS = 2.1e-3;
+
+/** Mains at their slowest, and the share of its volts that a reservoir may fall by within a half wave. */
+const [LEAST_HERTZ, RIPPLE_SHARE] = [50, 0.05];
 
 /** A trimmer is left some way to turn up. */
 const ROOM_TO_TURN = 0.9;
@@ -112,7 +117,14 @@ export function hookUp(
   const supply = layout.supplies[job.supplyId];
   const kind = supplyKind(supply);
   const sockets = name === 'hub';
-  const wanted = new Map(Object.keys(job.circuits).map((id) => [id, ampsOf(id)]));
+  const asked = new Map(Object.keys(job.circuits).map((id) => [id, ampsOf(id)]));
+  const all = Object.values<LampCore>(job.lamps).reduce(
+    (sum, l) => sum + (l.circuitId === null ? 0 : (asked.get(l.circuitId) ?? 0)),
+    0,
+  );
+  // All together stay within what the supply is loaded to.
+  const fits = Math.min(1, (ROOM_TO_TURN * LOADED_SHARE * kind.limit(supply).amps) / Math.max(all, 1e-9));
+  const wanted = new Map([...asked].map(([id, amps]) => [id, fits * amps]));
   const first = inOrder(job.circuits)[0];
   if (apart && sockets) splitCircuits(job, wanted);
   else if (apart && first) {
@@ -130,11 +142,15 @@ export function hookUp(
   if (isReversed(supply, name)) putStage(feed, 'diode', { diode: 'silicon' });
   else if (rectified(supply, name) > 0) putRectifier(feed, 'silicon-bridge');
   // What hangs behind a bridge on an alternating supply would flicker without one.
-  if (sockets || (rectified(supply, name) > 0 && !isReversed(supply, name))) {
+  if (sockets || (rectified(supply, name) > 0 && supply.kind !== 'accessory-output')) {
     const stands = RATED_SHARE * kind.highestVolts(supply);
     const ratedVolts = ratedVoltsSold.find((v) => v >= stands) ?? ratedVoltsSold[ratedVoltsSold.length - 1];
-    putStage(feed, 'reservoir', { farads: HUB_FARADS, ratedVolts });
-    if (!sockets) putStage(feed, 'charge', CHARGE);
+    // A full wave's ripple is I / (2 f C): of many lamps a larger one (common practice, no source).
+    const needed = (fits * all) / (2 * LEAST_HERTZ * RIPPLE_SHARE * kind.highestVolts(supply));
+    const farads = sockets ? HUB_FARADS : Math.max(HUB_FARADS, soldFarads(needed));
+    putStage(feed, 'reservoir', { farads, ratedVolts });
+    const ohms = supply.kind === 'ac-track' ? MAINS_CHARGE_OHMS : CHARGE_OHMS;
+    if (!sockets) putStage(feed, 'charge', { ohms, ratedWatts: 0.5, beside: true });
   }
   inOrder(job.circuits).forEach(({ id }, i) => {
     const circuit = job.circuits[id];

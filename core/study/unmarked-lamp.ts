@@ -1,8 +1,11 @@
 import { operatingPoint } from '../circuit/sweep';
 import { currentProbe } from '../circuit/probe';
 import { GROUND } from '../circuit/netlist';
-import { fitLed, type LedPart } from '../part/led';
+import { lampElements } from '../assembly/lamp-elements';
 import { supplyKind } from '../supply';
+import type { Part } from '../assembly/assembly';
+import type { BuiltInRecord } from '../document/lamp-record';
+import type { LedPart } from '../part/led';
 import type { Bench } from './bench';
 
 /** A battery, or what stands for one, with a resistor in one lead. */
@@ -62,30 +65,41 @@ export function testerStep(seen: readonly Seen[]): TesterStep {
   return other === 'lit' ? steps['plus-found'] : steps['lamp-dead'];
 }
 
+/** A lamp as it is held to the tester, with what it has in it; what is left out it has not. */
+export interface TestedLamp {
+  readonly led: LedPart;
+  readonly second?: LedPart | null;
+  readonly builtIn?: BuiltInRecord;
+}
+
 /**
- * Current through a lamp on the tester, the right way round, in amperes: solved, not assumed.
- * @param builtInOhms what the lamp hides in itself
+ * Current through a lamp on the tester, the right way round for one of its colours, in amperes: the tester
+ * and all that is in the lamp (junctions in series, its own resistor or limiter) as one circuit, solved.
+ * @param clips `second` for the clips changed over, which lights the other colour
  */
-export function testerAmps(tester: Tester, led: LedPart, builtInOhms = 0): number {
+export function testerAmps(
+  tester: Tester,
+  { led, second = null, builtIn = { kind: 'nothing' } }: TestedLamp,
+  clips: 'first' | 'second' = 'first',
+): number {
+  const part = { ...HELD, led, second, builtIn } as Extract<Part, { kind: 'lamp' }>;
+  const [plus, minus] = clips === 'first' ? (['clip', GROUND] as const) : ([GROUND, 'clip'] as const);
   const [amps] = operatingPoint(
     {
       title: 'tester',
       elements: [
         { kind: 'voltage', id: 'v', a: 'plus', b: GROUND, wave: { kind: 'dc', level: tester.volts } },
-        {
-          kind: 'resistor',
-          id: 'r',
-          a: 'plus',
-          b: 'anode',
-          ohms: tester.ohms + builtInOhms + led.builtInOhms,
-        },
-        { kind: 'diode', id: 'd', a: 'anode', b: GROUND, model: fitLed(led) },
+        { kind: 'resistor', id: 'r', a: 'plus', b: 'clip', ohms: tester.ohms },
+        ...lampElements(part, plus, minus, {}),
       ],
     },
-    (plan) => [currentProbe(plan, 'd')],
+    (plan) => [currentProbe(plan, 'r')],
   );
   return amps;
 }
+
+/** A lamp by itself, of no job. */
+const HELD = { kind: 'lamp', id: 'held', leakOhms: null } as const;
 
 /**
  * The tester a job is itself: its supply with the resistor that serves all its lamps in circuit, so

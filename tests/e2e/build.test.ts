@@ -94,7 +94,7 @@ describe('building, as a new user would', () => {
     await page.keyboard.press('Enter');
     await page.getByText('No order works as it stands').first().waitFor();
     const finding = page.locator('.finding[data-rule="does-not-pass"]');
-    await finding.getByRole('button', { name: 'Thread bare wire, join after' }).click();
+    await finding.getByRole('button', { name: 'Thread the wire by itself, join after' }).click();
     await page.locator('.task-list li').first().waitFor();
     await finding.waitFor({ state: 'detached' });
     await context.close();

@@ -53,7 +53,7 @@ export function TryPanel(props: PanelProps) {
       <UnmarkedLamp
         tester={layout.drawer.tester}
         own={ownTester(solved.bench)}
-        led={lamp?.kind === 'lamp' ? lamp.led : leds['white-warm']}
+        lamp={lamp?.kind === 'lamp' ? lamp : { led: leds['white-warm'] }}
       />
     </div>
   );

@@ -160,7 +160,7 @@ describe('over 500 generated jobs of all kinds', () => {
       (o) => !['lamp', 'signal', 'crossing'].includes(o.layout.jobs[o.jobId].kind),
     );
     const fewer = bodied.filter((o) => o.order.cost.toolChanges < o.order.plain.toolChanges);
-    expect(fewer.length / bodied.length).toBeGreaterThan(0.9);
+    expect(fewer.length / bodied.length).toBeGreaterThan(0.85);
   });
   test('a resistor too wide for its lamp’s way is joined after the lead is through', () => {
     let late = 0;
@@ -241,7 +241,7 @@ describe('worked cases, common practice, no source', () => {
     before(order, 'thread tube', 'base tube');
     before(order, 'base tube', 'join model');
   });
-  test('two leads of 0.5 mm through a drilled post take 0.5 √2.6 = 0.81 mm', () => {
+  test('two leads of 0.5 mm through a drilled post take 1 mm, side by side', () => {
     const one = (bore: number) => {
       const of = withJob(tug(100), displayId, (j) => {
         Reflect.deleteProperty(j.lamps, 'lamp-2');
@@ -249,8 +249,8 @@ describe('worked cases, common practice, no source', () => {
       });
       return orderOf(benchOf(of.layout, of.jobId));
     };
-    expect(one(0.81).ok).toBe(true);
-    expect(one(0.8).ok).toBe(false);
+    expect(one(1).ok).toBe(true);
+    expect(one(0.99).ok).toBe(false);
   });
   test('drilled before it is blackened, blackened and dry before lamps are glued, dark test before glue', () => {
     const order = orderIn({ layout: boatTrain(), jobId: 'diesel-shunter' })!;

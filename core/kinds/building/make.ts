@@ -1,6 +1,10 @@
 import { freeName } from '../../document/free-name';
 import { plainLamp } from '../../document/lamp-record';
 import { change, type Change } from '../../document/patch';
+import { seenAmps } from '../../study/seen-amps';
+import { windowLightness } from '../../light/wanted';
+import { roomLux } from './light';
+import { passLeads } from '../../study/pass-leads';
 import { usualCircuit } from '../../document/usual-circuit';
 import { freeId } from '../../document/usual-supply';
 import { modelMillimetres } from '../../quantity/scale';
@@ -32,6 +36,10 @@ const DEPTH_SHARE = 0.6;
 const ONE_FLOOR = 2;
 /** What a lamp of a small room is given (common practice, no source). */
 const ROOM_AMPS = 6e-3;
+
+/** Current at which the windows of a room are plainly lit, in amperes. */
+const roomAmps = (layout: Layout, job: BuildingRecord, roomId: string, part: string): number =>
+  seenAmps(layout, part, ROOM_AMPS, (lumens) => windowLightness(roomLux(job, job.rooms[roomId], lumens)));
 
 /**
  * Adds a building: rooms over its floors, a lamp under the ceiling of each, each room limited by itself.
@@ -80,8 +88,16 @@ export function newBuilding(layout: Layout, wish: BuildingWish): Change & { read
         ]),
       ),
     };
+    // A colour that the eye sees little of gets as much as it lasts with.
     draft.jobs[jobId] = job;
-    hookUp(draft as Layout, draft.jobs[jobId] as BuildingRecord, wish.hookUp, () => ROOM_AMPS, 'rooms');
+    hookUp(
+      draft as Layout,
+      draft.jobs[jobId] as BuildingRecord,
+      wish.hookUp,
+      (id) => roomAmps(layout, job, id, wish.part),
+      'rooms',
+    );
+    passLeads(draft as Layout, jobId);
   });
   return { ...made, jobId };
 }

@@ -1,5 +1,7 @@
 import { freeName } from '../../document/free-name';
 import { change, type Change } from '../../document/patch';
+import { seenAmps } from '../../study/seen-amps';
+import { passLeads } from '../../study/pass-leads';
 import { usualCircuit } from '../../document/usual-circuit';
 import { freeId } from '../../document/usual-supply';
 import { modelMillimetres } from '../../quantity/scale';
@@ -60,8 +62,10 @@ export function newCanopy(layout: Layout, wish: CanopyWish): Change & { readonly
       passages: canopyPassages(roof.heightMillimetres, roof.widthMillimetres),
       lamps: stringLamps(roof, counts, wish.part),
     };
+    const amps = seenAmps(layout, wish.part, STRING_AMPS);
     draft.jobs[jobId] = job;
-    hookUp(draft as Layout, draft.jobs[jobId] as CanopyRecord, wish.hookUp, () => STRING_AMPS, 'string');
+    hookUp(draft as Layout, draft.jobs[jobId] as CanopyRecord, wish.hookUp, () => amps, 'string');
+    passLeads(draft as Layout, jobId);
   });
   return { ...made, jobId };
 }

@@ -7,6 +7,9 @@ import type { CoachRecord as Job } from './record';
 import type { Layout } from '../../document/layout';
 import { legends } from '../../document/wire-legend';
 import { ALL_AXLES_BASE_SHARE, TRUCK_BASE_SHARE } from '../../document/usual-running';
+import { lampType } from '../../document/lamp-type';
+import { nextPreferred } from '../../part/preferred';
+import { onPartition } from './on-partition';
 import { darkRooms } from './dark-rooms';
 import { hangOver } from './hang-over';
 import { solvedCoach } from './solved-coach';
@@ -17,7 +20,8 @@ import { freeId, usualSupply } from '../../document/usual-supply';
 import { scales } from '../../quantity/scale';
 import { supplyKind, type SupplyKindName } from '../../supply';
 import { firstCircuit, mainLine, layLamps, offerSchool, schools } from './schools';
-import { putRectifier, putStage } from '../../document/line-stages';
+import { soldFarads } from '../../part/electrolytic';
+import { putRectifier, putStage, stageOf } from '../../document/line-stages';
 import { patched } from '../../document/patch';
 
 /** Sorts of coaches, with the defaults that follow from them; metres of the prototype (common practice, no source). */
@@ -43,10 +47,32 @@ export interface CoachWish {
   readonly supply: { readonly id: string } | { readonly kind: SupplyKindName };
 }
 
+/** A charge resistor that leaves a reservoir on the mains time to fill between two crests (common practice, no source). */
+const MAINS_CHARGE_OHMS = 15;
+/** Lost in it by the mean current, at the most, in volts; and the largest reservoir that is fitted. */
+const CREST_VOLTS = 0.4;
+const MOST_FARADS = 4700e-6;
+/** Share of its volts that a reservoir may fall by within a half wave. */
+const RIPPLE_SHARE = 0.03;
+
 /** Length of a sort of coach in a scale, in millimetres, to the millimetre. */
 export function usualLength(sort: CoachSort, layout: Pick<Layout, 'scale'>): number {
   const { metres } = coachSorts.find((s) => s.id === sort)!;
   return Math.round((metres * 1000) / scales[layout.scale]);
+}
+
+/** How far a lamp is moved off a partition at a time, and how often, in millimetres. */
+const ASIDE = 1;
+const MOVES = 6;
+
+/** Moves lamps that would stand on a partition to the side of it where the middle of the coach is. */
+function besidePartitions(job: Job, layout: Layout): void {
+  const middle = job.dimensions.lengthMillimetres / 2;
+  for (const lamp of Object.values(job.lamps)) {
+    const led = lampType(layout, lamp.part);
+    const step = lamp.placeMillimetres < middle ? ASIDE : -ASIDE;
+    for (let i = 0; i < MOVES && onPartition(job, { led }, lamp); i++) lamp.placeMillimetres += step;
+  }
 }
 
 /**
@@ -109,11 +135,18 @@ export function newCoach(layout: Layout, wish: CoachWish): Change & { readonly j
     const line = job.lines[mainLine(job)];
     if (kind.changesSides) putRectifier(line, 'silicon-bridge');
     if (kind.onTrack) {
-      putStage(line, 'charge', { ohms: 100, ratedWatts: 0.25, beside: false });
-      putStage(line, 'reservoir', { farads: 470e-6, ratedVolts: 25 });
+      // With a diode round it: what lights the lamps does not go through it.
+      // On the mains it is charged at the crests alone: little may stand in its way.
+      const ohms = kindName === 'ac-track' ? MAINS_CHARGE_OHMS : 100;
+      putStage(line, 'charge', { ohms, ratedWatts: 0.5, beside: true });
+      putStage(line, 'reservoir', {
+        farads: 470e-6,
+        ratedVolts: 25,
+      });
     }
     firstCircuit(job);
     layLamps(job, kindName === 'cell' ? 'fairy-warm' : 'white-warm', kindName === 'cell' ? 4 : sort.windows);
+    besidePartitions(job, draft as Layout);
     draft.jobs[jobId] = job;
   }).layout;
   const school = schools.find((s) => s.id === 'each')!;
@@ -128,6 +161,27 @@ export function newCoach(layout: Layout, wish: CoachWish): Change & { readonly j
   const dark = light ? darkRooms(light) : [];
   if (dark.length > 0)
     laid = sized(change(laid, (draft) => hangOver(coachIn(draft, jobId), laid, dark)).layout);
+  // On the mains many lamps empty a reservoir between two crests: one that falls by little is fitted.
+  const reservoir = stageOf(coachIn(laid, jobId).lines[mainLine(coachIn(laid, jobId))], 'reservoir');
+  const supply = laid.supplies[coachIn(laid, jobId).supplyId];
+  if (reservoir && supply.kind === 'ac-track') {
+    const drawn = solvedCoach(laid, jobId).steady?.supplyAmps.mean ?? 0;
+    const farads = Math.min(
+      MOST_FARADS,
+      soldFarads(drawn / (2 * supply.hertz * RIPPLE_SHARE * supply.rmsVolts * Math.SQRT2)),
+    );
+    // What flows on the mean flows at the crests several times over.
+    const ohms = Math.min(MAINS_CHARGE_OHMS, nextPreferred(CREST_VOLTS / Math.max(drawn, 1e-3), 'E12'));
+    if (farads > reservoir.farads || ohms < MAINS_CHARGE_OHMS)
+      laid = sized(
+        change(laid, (draft) => {
+          const own = coachIn(draft, jobId);
+          const line = own.lines[mainLine(own)];
+          putStage(line, 'reservoir', { ...reservoir, farads: Math.max(farads, reservoir.farads) });
+          putStage(line, 'charge', { ohms, ratedWatts: 0.5, beside: true });
+        }).layout,
+      );
+  }
   return {
     jobId,
     ...change(layout, (draft) => {

@@ -1,6 +1,7 @@
 import { freeName } from '../../document/free-name';
 import { plainLamp } from '../../document/lamp-record';
 import { change, type Change } from '../../document/patch';
+import { passLeads } from '../../study/pass-leads';
 import { freeId } from '../../document/usual-supply';
 import { driverOn, hangOnDriver } from '../../study/begin-driven';
 import { jobStart, supplyFor, type SupplyWish } from '../../study/begin-scenery';
@@ -92,6 +93,7 @@ export function newCrossing(layout: Layout, wish: CrossingWish): Change & { read
       (id) => outputFor(lamps[id].place, outputs),
       (n) => outputNames[n - 1],
     );
+    passLeads(draft as Layout, jobId);
   });
   return { ...made, jobId };
 }

@@ -43,7 +43,7 @@ describe('two red lamps in parallel behind 27 ohm on three cells', () => {
     const own = ownTester(bench)!;
     expect(own.ohms).toBeGreaterThan(27);
     expect(own.ohms).toBeLessThan(30);
-    const alone = testerAmps(own, leds.red);
+    const alone = testerAmps(own, { led: leds.red });
     expect(alone).toBeGreaterThan(0.8 * total);
     expect(alone).toBeLessThan(total);
   });

@@ -5,6 +5,7 @@ import { lineFrom, putRectifier, putStage } from '../../document/line-stages';
 import { change, type Change } from '../../document/patch';
 import { usualCircuit } from '../../document/usual-circuit';
 import { freeId, usualSupply } from '../../document/usual-supply';
+import { passLeads } from '../../study/pass-leads';
 import { legends } from '../../document/wire-legend';
 import { firstResistor, type SoldResistor } from '../../study/first-resistor';
 import { supplyKind, type Supply, type SupplyKindName } from '../../supply';
@@ -122,6 +123,7 @@ export function newDisplayModel(layout: Layout, wish: DisplayWish): Change & { r
     if (!kind.ownSwitch) putStage(job.lines.stand, 'switch', { name: 'Switch', on: true, lead: 'first' });
     if (kind.changesSides) putRectifier(job.lines.stand, 'silicon-bridge');
     draft.jobs[jobId] = job;
+    passLeads(draft as Layout, jobId);
   });
   return { ...made, jobId };
 }

@@ -1,6 +1,8 @@
 import { freeName } from '../../document/free-name';
 import { plainLamp } from '../../document/lamp-record';
 import { change, type Change } from '../../document/patch';
+import { seenAmps } from '../../study/seen-amps';
+import { passLeads } from '../../study/pass-leads';
 import { usualCircuit } from '../../document/usual-circuit';
 import { freeId } from '../../document/usual-supply';
 import { fittingSorts, type FittingSortName } from '../../part/lamp-fitting';
@@ -44,7 +46,8 @@ export function newLamps(layout: Layout, wish: LampWish): Change & { readonly jo
   const made = change(layout, (draft) => {
     const supplyId = supplyFor(draft, wish.supply);
     const fitting = usualFitting(wish.sort, layout.scale);
-    const amps = fittingSorts[wish.sort].toBeSeen ? SEEN_AMPS : SCENIC_AMPS;
+    const usual = fittingSorts[wish.sort].toBeSeen ? SEEN_AMPS : SCENIC_AMPS;
+    const amps = seenAmps(layout, wish.part, usual);
     const job: LampRecord = {
       ...sceneryStart(draft as Layout, wish.name, supplyId, wish.hookUp),
       kind: 'lamp',
@@ -61,6 +64,7 @@ export function newLamps(layout: Layout, wish: LampWish): Change & { readonly jo
     };
     draft.jobs[jobId] = job;
     hookUp(draft as Layout, draft.jobs[jobId] as LampRecord, wish.hookUp, () => amps, 'apart');
+    passLeads(draft as Layout, jobId);
   });
   return { ...made, jobId };
 }

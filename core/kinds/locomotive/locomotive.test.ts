@@ -391,7 +391,7 @@ describe('an unmarked lamp on the tester', () => {
     expect(testerStep(['lit', 'dark', 'dark']).id).toBe('lamp-dead');
   });
   test('9 V and 1 kohm give a white lamp some 6 mA (sum by hand, 3 V over the lamp)', () => {
-    expect(testerAmps({ volts: 9, ohms: 1000 }, leds['white-warm'])).toBeCloseTo(0.006, 3);
+    expect(testerAmps({ volts: 9, ohms: 1000 }, { led: leds['white-warm'] })).toBeCloseTo(0.006, 3);
   });
 });
 

@@ -8,6 +8,11 @@ import { layLampSet } from './lay-lamps';
 import { legends } from '../../document/wire-legend';
 import { usualRunning } from '../../document/usual-running';
 import { layOnDecoder, layOnTrack } from './lay-circuits';
+import { showsOf } from '../../document/lamp-roles';
+import { nextPreferred } from '../../part/preferred';
+import { passLeads } from '../../study/pass-leads';
+import { firstResistor } from '../../study/first-resistor';
+import { lampType } from '../../document/lamp-type';
 import { noProgress } from '../../document/progress-record';
 import { usualWires } from '../../document/usual-wires';
 import { vehiclePassages } from './usual-passages';
@@ -72,6 +77,32 @@ export interface VehicleWish {
   readonly topology: PresetName;
   /** Its decoder and plug; null on the rails. */
   readonly decoder: { readonly type: string; readonly plug: string } | null;
+}
+
+/** Resistors of a locomotive just begun made as large as its lamps last with at the supply's highest. */
+function safeAtHighest(layout: Layout, jobId: string): void {
+  const job = layout.jobs[jobId] as LocomotiveRecord;
+  const supply = layout.supplies[job.supplyId];
+  const taken = supplyKind(supply).changesSides && job.decoder ? BRIDGE_VOLTS : 0;
+  for (const [id, circuit] of Object.entries(job.circuits)) {
+    const own = Object.values(job.lamps).filter((l) => l.circuitId === id && !Object.hasOwn(bulbs, l.part));
+    const parts = own.map((l) => lampType(layout, l.part));
+    // Through a resistor they share those go that shine at once: on the rails the lamps of one way.
+    const ways = own.map((l) => (job.decoder ? '' : showsOf(l)));
+    const together = Math.min(...ways.map((way) => ways.filter((w) => w === way).length));
+    if (circuit.limit === 'none' || parts.length === 0) continue;
+    const wanted = parts.map((led) => {
+      const amps = led.longLifeShare * led.greatestAmps * (circuit.limit === 'shared' ? together : 1);
+      return firstResistor(supply, led, amps, circuit.inSeries, taken);
+    });
+    const most = wanted.reduce((a, b) => (b.ohms > a.ohms ? b : a));
+    // What a role has of its own stays in proportion.
+    const least = Math.min(circuit.ohms, ...own.flatMap((l) => l.ohms ?? []));
+    if (most.ohms <= least) continue;
+    for (const lamp of own)
+      if (lamp.ohms !== null) lamp.ohms = nextPreferred((lamp.ohms * most.ohms) / least, 'E12');
+    Object.assign(circuit, most);
+  }
 }
 
 /** Length of a sort in a scale, in millimetres, to the millimetre. */
@@ -145,6 +176,8 @@ export function newLocomotive(layout: Layout, wish: VehicleWish): Change & { rea
     if (wish.decoder) layOnDecoder(job, { type: wish.decoder.type, own: null }, wish.decoder.plug);
     else layOnTrack(job, wish.topology);
     draft.jobs[jobId] = job;
+    safeAtHighest(draft as Layout, jobId);
+    passLeads(draft as Layout, jobId);
   });
   return { ...made, jobId };
 }

@@ -2,6 +2,7 @@ import { addressableStrings, type AddressableName } from '../../part/addressable
 import { freeName } from '../../document/free-name';
 import { plainLamp } from '../../document/lamp-record';
 import { change, type Change } from '../../document/patch';
+import { passLeads } from '../../study/pass-leads';
 import { freeId } from '../../document/usual-supply';
 import { driverOn, hangOnDriver } from '../../study/begin-driven';
 import { jobStart, supplyFor, type SupplyWish } from '../../study/begin-scenery';
@@ -181,6 +182,7 @@ export function newScene(layout: Layout, wish: SceneWish): Change & { readonly j
       (id) => lamps[id].order,
       (n) => shape.lamps[n - 1].name,
     );
+    passLeads(draft as Layout, jobId);
   });
   return { ...made, jobId };
 }

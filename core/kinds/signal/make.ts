@@ -1,6 +1,7 @@
 import { freeName } from '../../document/free-name';
 import { plainLamp } from '../../document/lamp-record';
 import { change, type Change } from '../../document/patch';
+import { passLeads } from '../../study/pass-leads';
 import { freeId } from '../../document/usual-supply';
 import { driverOn, hangOnDriver } from '../../study/begin-driven';
 import { jobStart, supplyFor, type SupplyWish } from '../../study/begin-scenery';
@@ -67,6 +68,7 @@ export function newSignal(layout: Layout, wish: SignalWish): Change & { readonly
         return own.length === 1 ? own[0].name : practice.name;
       },
     );
+    passLeads(draft as Layout, jobId);
   });
   return { ...made, jobId };
 }

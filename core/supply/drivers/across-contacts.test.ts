@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { quayside } from '../../../tests/scenery';
+import { takeStage } from '../../document/line-stages';
 import { change, patched } from '../../document/patch';
 import { assemble } from '../../assembly/assemble';
 import { checkJob } from '../../finding/check';
@@ -42,7 +43,12 @@ describe('an address whose two contacts change sides', () => {
     }
   });
   test('a lamp alone on it is pushed backwards; a diode before it is a cure', () => {
-    const { layout, jobId } = made('three-aspect', 'accessory-reversing');
+    const { layout: begun, jobId } = made('three-aspect', 'accessory-reversing');
+    // One that is begun has it.
+    expect(checkJob(begun, jobId).some((f) => f.rule === 'reverse-voltage')).toBe(false);
+    const layout = change(begun, (draft) => {
+      for (const line of Object.values(draft.jobs[jobId].lines)) takeStage(line, 'diode');
+    }).layout;
     const found = checkJob(layout, jobId).find((f) => f.rule === 'reverse-voltage')!;
     expect(found.figures[0].is).toBeGreaterThan(5);
     const cure = found.remedies.find((r) => r.label === 'A diode before it')!;

@@ -15,16 +15,24 @@ const PAINT_DRIES = 30;
 
 const volts = (v: number): string => formatQuantity(v, 'volt', { significant: 2 });
 
+/** Below this a lamp is dark to the eye at the bench (common practice, no source). */
+const SEEN_AMPS = 20e-6;
+
 /** What the tester shows of a lot. */
 function touch({ bench }: Making, { parts }: Lot): string {
   const { tester } = bench.layout.drawer;
   const [first] = parts;
   if (first.kind === 'bulb') return 'It glows either way round.';
-  const amps = testerAmps(tester, first.led);
+  const amps = testerAmps(tester, first);
+  const other = first.second ? testerAmps(tester, first, 'second') : 0;
+  const dark = amps < SEEN_AMPS;
   const both = first.second
-    ? ' Change the clips over: the other colour lights.'
+    ? ` Change the clips over: the other colour lights, at ${formatQuantity(other, 'amp', { significant: 2 })}.`
     : ' The long leg, or the lead at the red clip when it lights, is plus: mark it now.';
-  return `On ${volts(tester.volts)} behind ${formatQuantity(tester.ohms, 'ohm')} it draws ${formatQuantity(amps, 'amp', { significant: 2 })}.${both}`;
+  // Several in series, or a large resistor inside, are more than this tester lights.
+  if (dark)
+    return `On ${volts(tester.volts)} it stays dark: ${first.led.inSeries > 1 ? `${first.led.inSeries} in series inside it want more volts` : 'what is inside it leaves too little'}. Test it on its own supply.`;
+  return `On ${volts(tester.volts)} behind ${formatQuantity(tester.ohms, 'ohm')} it draws ${first.builtIn.kind === 'unknown' ? 'at most ' : ''}${formatQuantity(amps, 'amp', { significant: 2 })}.${both}`;
 }
 
 const nameOf = ({ parts }: Lot): string => {
