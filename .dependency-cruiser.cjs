@@ -78,7 +78,7 @@ module.exports = {
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: {
         path: 'node_modules/',
-        pathNot: 'node_modules/(zod|immer|culori|papaparse|@types/culori)/',
+        pathNot: 'node_modules/(zod|immer|culori|d3-hierarchy|papaparse|@types/culori|@types/d3-hierarchy)/',
       },
     },
     {

