@@ -4,10 +4,10 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { emptyLayout } from '../../core/document/empty-layout';
 import { freshJob } from '../../core/kinds/fresh';
 import { FreshDoubts } from './fresh-doubts';
-import type { ChosenSupply } from './begin';
+import type { SupplyWish } from '../../core/study/begin-scenery';
 
 const layout = emptyLayout('Empty');
-const make = (part: string) => (name: string, supply: ChosenSupply) =>
+const make = (part: string) => (name: string, supply: SupplyWish) =>
   freshJob(layout, 'display-model', supply, { part }, name);
 const shown = (of: ReturnType<typeof make>) => (
   <FreshDoubts name="Ship" supply={{ kind: 'cell' }} make={of} />

@@ -1,7 +1,7 @@
 import { Alert } from 'antd';
 import { useEffect, useState } from 'react';
 import { freshDoubts, type Doubt } from '../../core/kinds/fresh-doubts';
-import type { ChosenSupply } from './begin';
+import type { SupplyWish } from '../../core/study/begin-scenery';
 import type { Layout } from '../../core/document/layout';
 
 /** Quiet after the last choice before what it comes to is looked at. */
@@ -10,9 +10,9 @@ const QUIET_MS = 350;
 interface FreshDoubtsProps {
   /** What one is called; the name changes nothing of what it comes to. */
   readonly name: string;
-  readonly supply: ChosenSupply;
+  readonly supply: SupplyWish;
   /** Makes the job as it is chosen now; the same function while nothing of its kind’s is chosen anew. */
-  readonly make: (name: string, supply: ChosenSupply) => { readonly layout: Layout; readonly jobId: string };
+  readonly make: (name: string, supply: SupplyWish) => { readonly layout: Layout; readonly jobId: string };
 }
 
 /** What cannot be had of a job as it is chosen, said before it is made. */
@@ -31,7 +31,7 @@ export function FreshDoubts({ name, supply, make }: FreshDoubtsProps) {
     const timer = setTimeout(() => {
       let doubts: readonly Doubt[] = [];
       try {
-        const made = make(name, JSON.parse(wish) as ChosenSupply);
+        const made = make(name, JSON.parse(wish) as SupplyWish);
         doubts = freshDoubts(made.layout, made.jobId);
       } catch {
         // What cannot be made at all says so when it is pressed.

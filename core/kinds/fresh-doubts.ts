@@ -89,7 +89,9 @@ function tooFewVolts(layout: Layout, job: AnyJob): Doubt[] {
 }
 
 /** A lamp so weak, or one of so many on a small limit, that it is hardly seen with all it may have. */
-function tooLittleLight(layout: Layout, job: AnyJob): Doubt[] {
+function tooLittleLight(layout: Layout, jobId: string): Doubt[] {
+  const job = layout.jobs[jobId];
+  const { readings } = solvedJob(layout, jobId);
   const supply = layout.supplies[job.supplyId];
   const share = (LOADED_SHARE * supplyKind(supply).limit(supply).amps) / Object.keys(job.lamps).length;
   const view = shinesOf(job.kind);
@@ -99,7 +101,8 @@ function tooLittleLight(layout: Layout, job: AnyJob): Doubt[] {
     const led = lampType(layout, lamp.part);
     const most = Math.min(longLifeAmps(led), share);
     const lightness = view.lightness(job, { lampId, led, litAmps: most, lumens: lumensAt(led, most) });
-    if (lightness >= SPARE * FAINT_LIGHTNESS) return [];
+    const now = readings?.dies.find((d) => d.lampId === lampId)?.lightness ?? 0;
+    if (lightness >= SPARE * FAINT_LIGHTNESS || now >= FAINT_LIGHTNESS) return [];
     seen.add(lamp.part);
     return [
       {
@@ -320,7 +323,7 @@ export function freshDoubts(layout: Layout, jobId: string): Doubt[] {
   const job = layout.jobs[jobId];
   return [
     ...tooFewVolts(layout, job),
-    ...tooLittleLight(layout, job),
+    ...tooLittleLight(layout, jobId),
     ...driverCannot(job),
     ...direction(layout, job),
     ...swings(layout, job),
