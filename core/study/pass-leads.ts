@@ -1,5 +1,6 @@
 import { assemble } from '../assembly/assemble';
 import { passingOf, type Passing } from '../assembly/passing';
+import { legends } from '../document/wire-legend';
 import { nextDrill } from '../part/drill';
 import { wireNames, wireOf, type WireName } from '../part/wire';
 import type { Layout } from '../document/layout';
@@ -27,6 +28,9 @@ export function passLeads(layout: Layout, jobId: string): void {
     if (width(name) < width(set.lamps)) set.lamps = name;
     if (inTubes() && width(name) < width(set.feed)) set.feed = name;
   }
+  // Lacquered wire comes in few colours.
+  if (set.lamps.startsWith('magnet'))
+    Object.assign(job.legend, { ...legends['few-colours'], left: 'lacquered' });
   for (const { passage, needsMillimetres } of now())
     if (DRILLED.has(passage.kind))
       (job.passages[passage.id] as { boreMillimetres: number }).boreMillimetres = nextDrill(needsMillimetres);
