@@ -3,6 +3,7 @@ import { attemptPatches } from '../document/gate';
 import { change, patchesBetween } from '../document/patch';
 import { benchIn, type Bench } from '../study/bench';
 import { gravestFirst } from './gravest-first';
+import { lampsLost } from './keeps-work';
 import { rules } from './rules';
 import { paceOf, StudyDesk, type Pace, type Studies } from './studies';
 import type { Layout } from '../document/layout';
@@ -193,10 +194,24 @@ class Trial {
       at = next;
     }
     if (!clears(yield* this.judgedIn(at, own), of)) return null;
+    // A cure keeps what works: no lamp loses its light, its direction or its role by it.
+    if (this.losesLamps(at)) return null;
     const path = ['jobs', bench.jobId];
     const patches = patchesBetween(bench.layout.jobs[bench.jobId], at.jobs[bench.jobId], path);
     if (patches.length === 0 || !attemptPatches(bench.layout, patches).ok) return null;
     return { label: typeof cure.label === 'string' ? cure.label : cure.label(at), patches };
+  }
+
+  /** Whether a lamp that did as meant in some state does so no more. */
+  private losesLamps(layout: Layout): boolean {
+    const desk = this.desks.get(layout);
+    try {
+      return desk !== undefined && lampsLost(this.desk.get('usual'), desk.get('usual')).length > 0;
+    } catch (error) {
+      // What had no answer before has nothing to lose.
+      if (error instanceof CircuitError) return false;
+      throw error;
+    }
   }
 
   /** What was wrong before any cure, by finding. */
