@@ -1,3 +1,4 @@
+import { formatQuantity } from '../quantity/format';
 import { supplyKind, type Supply } from '../supply';
 import type { Bench } from '../study/bench';
 import type { DieVerdict, TruthRow } from '../study/truth-table';
@@ -68,6 +69,17 @@ export function aboutLamps(
     }),
   };
 }
+
+/** Currents below this are not told by a meter on a bench (common practice, no source). */
+const LEAST_AMPS = 1e-6;
+
+/** A current as it can be measured: below a microampere a word. */
+export const ampsWords = (amps: number): string =>
+  Math.abs(amps) < LEAST_AMPS ? 'next to no current' : formatQuantity(amps, 'amp');
+
+/** How bright something looks, 0 to 100: a word for what nobody sees. */
+export const lightWords = (lightness: number): string =>
+  lightness < 0.5 ? 'dark to the eye' : `${lightness.toFixed(0)} of 100 to the eye`;
 
 /** The row in which a figure is greatest, and the figure; null without rows. */
 export function worstRow(

@@ -1,9 +1,8 @@
 import { FAINT_LIGHTNESS } from '../light/lamp-light';
-import { formatQuantity } from '../quantity/format';
 import { inOrder } from '../document/in-order';
 import { stageOf, takeStage } from '../document/line-stages';
 import { refusedCombination } from '../study/combination';
-import { aboutLamps, lampWords, plural } from './about';
+import { aboutLamps, ampsWords, lampWords, lightWords, plural } from './about';
 import { resistorEach, setAt, wantedLimit, wrongWayCures } from './cures';
 import { rule, type Cure } from './finding';
 import type { LampCore } from '../document/lamp-record';
@@ -95,7 +94,7 @@ export const neverLit = rule({
             'A lamp stays dark whenever it should shine',
             'Lamps stay dark whenever they should shine',
           ),
-          sentence: `${lampWords(bench, ids)}: ${formatQuantity(best.amps, 'amp')} at most, ${best.lightness.toFixed(0)} of 100 to the eye; from ${FAINT_LIGHTNESS} on a lamp begins to be seen.`,
+          sentence: `${lampWords(bench, ids)}: ${ampsWords(best.amps)} at most, ${lightWords(best.lightness)}; from ${FAINT_LIGHTNESS} on a lamp begins to be seen.`,
           reason:
             refusedCombination(layout, jobId) ??
             'It gets too little through what stands in its way, is the wrong way round, hangs on an output nothing lights, or behind a diode that blocks its direction.',

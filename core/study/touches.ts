@@ -1,4 +1,5 @@
-import { formatQuantity } from '../quantity/format';
+import { formatQuantity, inSentence } from '../quantity/format';
+import { supplyKind } from '../supply';
 import { FAINT_LIGHTNESS } from '../light/lamp-light';
 import { operatingPoint } from '../circuit/sweep';
 import { inOrder } from '../document/in-order';
@@ -45,6 +46,17 @@ export function candidateTouches(bench: Bench): Touch[] {
   return [...testerTouches(bench), ...trackTouches(bench)];
 }
 
+/** A lead's end as it is called where there is no track: by the side of what feeds it. */
+function endWords(
+  { supply }: Bench,
+  { terminal, name }: { readonly terminal: Terminal; readonly name: string },
+): string {
+  const kind = supplyKind(supply);
+  const side = terminal.terminal === 'right' || terminal.terminal === 'left' ? terminal.terminal : null;
+  if (terminal.part !== 'rails' || side === null || kind.onTrack) return name;
+  return `the ${kind.sides[side]} lead of the ${inSentence(kind.name)}`;
+}
+
 function testerTouches(bench: Bench): Touch[] {
   const { job } = bench;
   const pairs = new Map<
@@ -61,7 +73,7 @@ function testerTouches(bench: Bench): Touch[] {
     else
       pairs.set(key, {
         ends: [one.terminal, two.terminal],
-        names: [one.name, two.name],
+        names: [endWords(bench, one), endWords(bench, two)],
         circuits: [circuit.id],
       });
   }

@@ -64,7 +64,7 @@ export const wireTooThin: FeedRule = {
           id: `wire-too-thin ${id}`,
           severity: 'stop' as const,
           title: `${run.label}: the wire is too thin for what flows`,
-          sentence: `${formatQuantity(flows, 'amp')} flow in ${runConductors[run.wire].name}, which bears ${formatQuantity(bears, 'amp')}${run.bundled ? ' in a bundle' : ''}: some ${warmerBy.toFixed(0)} K warmer than the room.`,
+          sentence: `${formatQuantity(flows, 'amp')} flow in ${runConductors[run.wire].name}, which bears ${formatQuantity(bears, 'amp')}${run.bundled ? ' in a bundle' : ''}${warmthWords(warmerBy)}`,
           reason: 'A wire that is warm all evening ages its insulation, and softens what lies on it.',
           paths: [runPath(id)],
           terminals: [],
@@ -76,6 +76,16 @@ export const wireTooThin: FeedRule = {
     });
   },
 };
+
+/** Above these, in kelvin over the room, insulation melts, and copper glows and parts (common practice, no source). */
+const [INSULATION_MELTS, COPPER_GLOWS] = [80, 500] as const;
+
+/** What a wire so much warmer than the room comes to: no figure where there is no wire left to have it. */
+function warmthWords(warmerBy: number): string {
+  if (warmerBy >= COPPER_GLOWS) return ': it would glow red and melt through.';
+  if (warmerBy >= INSULATION_MELTS) return ': its insulation would melt.';
+  return `: some ${warmerBy.toFixed(0)} K warmer than the room.`;
+}
 
 /** Wires thinner than what guards them, told once for each sort of wire behind a guard. */
 export const wireAndFuse: FeedRule = {
