@@ -233,6 +233,47 @@ describe('hazel on a layout', () => {
   });
 });
 
+describe('hazel new', () => {
+  test('writes a layout with one fresh job, as chosen, that check and sheet take', () => {
+    const made = hazel(
+      'new',
+      'coach',
+      '--scale',
+      'N',
+      '--supply',
+      'ac-track',
+      '--sort',
+      'short',
+      '--wanted',
+      '55',
+    );
+    expect(made).toMatchObject({ status: 0, stderr: '' });
+    const layout = JSON.parse(made.stdout) as {
+      scale: string;
+      jobs: Record<string, { kind: string; wantedLux: number }>;
+      supplies: Record<string, { kind: string }>;
+    };
+    expect(layout.scale).toBe('N');
+    const [[jobId, job]] = Object.entries(layout.jobs);
+    expect(job).toMatchObject({ kind: 'coach', wantedLux: 55 });
+    expect(Object.values(layout.supplies).map((s) => s.kind)).toContain('ac-track');
+    const path = file('fresh.hazel.json', made.stdout);
+    expect(hazel('check', path).status).toBe(0);
+    expect(hazel('sheet', path, '--job', jobId).stdout).toMatch(/^# /);
+  });
+  test('lists what may be chosen, says what cannot be had, and refuses what is none of it', () => {
+    const help = hazel('new', 'signal', '--help');
+    expect(help.stdout).toMatch(/--practice .*two-aspect/);
+    expect(help.stdout).toMatch(/--scale .*H0/);
+    const dark = hazel('new', 'display-model', '--supply', 'cell', '--part', 'strip-warm');
+    expect(dark.status).toBe(0);
+    expect(dark.stderr).toMatch(/wants .* V to light/);
+    complains(hazel('new', 'coach', '--sort', 'tram'), /--sort tram is not one of open, /);
+    complains(hazel('new', 'coach', '--wanted', '4000'), /--wanted 4000 is not between 9 and 300/);
+    complains(hazel('new', 'bus'), /there is no kind bus/);
+  });
+});
+
 function hazelText(from: string, to: string): string {
   const { layout } = { layout: spawnSync('cat', [demo], { encoding: 'utf8' }).stdout };
   return layout.replace(from, to);
