@@ -43,7 +43,7 @@ export default defineConfig({
             {
               name: 'core',
               test: /\/core\/(?!kinds|build|feed|overhead|part\/rail|part\/feed-wire)/,
-              minShareCount: 6,
+              minShareCount: 5,
             },
           ],
         },

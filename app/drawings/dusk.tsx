@@ -4,7 +4,7 @@ import { quantityParts } from '../../core/quantity/format';
 import { COUPLING_MILLIMETRES, type TrainStudy } from '../../core/study/train';
 import { usualView } from '../store/run-store';
 import { TrainOnStage, trainHeight, type LineFaces } from './train/train-on-stage';
-import type { SupplySum } from '../../core/feed/supply-sums';
+import type { SupplySum } from '../../core/feed/supply-sum';
 import type { SolvedJob } from '../../core/study/solved-job';
 
 /** Height of a track of the scene behind the one before it, in millimetres. */

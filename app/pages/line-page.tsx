@@ -13,18 +13,20 @@ import { useLineFaces } from '../kinds/use-fetched';
 import { newPath, trainPath } from '../shell/paths';
 import { useLayoutStore } from '../store/layout-store';
 import { useSolvedJobs } from '../store/use-solved-jobs';
-import { FindingsPanel } from '../bench/findings-panel';
 import { useStudy } from '../workers/use-study';
 import { CardState } from './card-state';
 import { WhatToLight } from './new-page';
 import { JobCard } from './job-card';
-import { sumWhere, type SupplySum } from '../../core/feed/supply-sums';
+import { sumWhere, type SupplySum } from '../../core/feed/supply-sum';
 import { isLitAt } from '../../core/study/evening';
 import type { Layout } from '../../core/document/layout';
 import './line.css';
 
 type LineView = 'plan' | 'row';
 const Dusk = lazy(async () => ({ default: (await import('../drawings/dusk')).Dusk }));
+const SharedFindings = lazy(async () => ({
+  default: (await import('./line/shared-findings')).SharedFindings,
+}));
 const LinePlan = lazy(async () => ({ default: (await import('./line/line-plan')).LinePlan }));
 const EveningPanel = lazy(async () => ({ default: (await import('./line/evening-panel')).EveningPanel }));
 
@@ -97,7 +99,9 @@ export function LinePage() {
       ) : (
         <div className="dusk" />
       )}
-      <SharedFindings layout={layout} />
+      <Suspense>
+        <SharedFindings layout={layout} />
+      </Suspense>
       <section className="jobs">
         <div className="jobs-head">
           <h2>Trains</h2>
@@ -125,24 +129,6 @@ export function LinePage() {
           ))}
       </section>
     </main>
-  );
-}
-
-/** What several jobs ask of a supply they share, where that is too much. */
-function SharedFindings({ layout }: { readonly layout: Layout }) {
-  const apply = useLayoutStore((s) => s.apply);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const judged = useStudy('judgeShared', layout, {}, 'slow');
-  const findings = judged.answer ?? [];
-  if (findings.length === 0 && refusal === null) return null;
-  return (
-    <FindingsPanel
-      findings={findings}
-      stale={judged.stale}
-      failure={refusal ?? judged.failure}
-      previewed={null}
-      onApply={(remedy) => setRefusal(apply(remedy.label, remedy.patches))}
-    />
   );
 }
 

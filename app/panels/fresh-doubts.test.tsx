@@ -18,7 +18,11 @@ afterEach(() => {
   cleanup();
   vi.useRealTimers();
 });
-const wait = () => act(() => vi.advanceTimersByTime(400));
+const wait = () =>
+  act(async () => {
+    await vi.advanceTimersByTimeAsync(400);
+    await vi.dynamicImportSettled();
+  });
 
 test('a 12 V strip on cells is told before it is made, with its volts; a plain lamp says nothing', async () => {
   const { rerender } = render(shown(make('strip-warm')));

@@ -1,6 +1,6 @@
 import { Alert } from 'antd';
 import { useEffect, useState } from 'react';
-import { freshDoubts, type Doubt } from '../../core/kinds/fresh-doubts';
+import type { Doubt } from '../../core/kinds/fresh-doubts';
 import type { SupplyWish } from '../../core/study/begin-scenery';
 import type { Layout } from '../../core/document/layout';
 
@@ -28,7 +28,11 @@ export function FreshDoubts({ name, supply, make }: FreshDoubtsProps) {
     doubts: [],
   });
   useEffect(() => {
-    const timer = setTimeout(() => {
+    let current = true;
+    const look = async (): Promise<void> => {
+      // Fetched after the page: nothing of it is wanted before something is chosen.
+      const { freshDoubts } = await import('../../core/kinds/fresh-doubts');
+      if (!current) return;
       let doubts: readonly Doubt[] = [];
       try {
         const made = make(name, JSON.parse(wish) as SupplyWish);
@@ -37,8 +41,12 @@ export function FreshDoubts({ name, supply, make }: FreshDoubtsProps) {
         // What cannot be made at all says so when it is pressed.
       }
       setTold({ of: make, wish, doubts });
-    }, QUIET_MS);
-    return () => clearTimeout(timer);
+    };
+    const timer = setTimeout(() => void look(), QUIET_MS);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
   }, [make, name, wish]);
   if (told.of !== make || told.wish !== wish || told.doubts.length === 0) return null;
   return (

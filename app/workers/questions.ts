@@ -29,7 +29,7 @@ import type { Readings } from '../../core/study/readings';
 import type { ShortestProof } from '../../core/study/shortest-proof';
 import type { State } from '../../core/supply/state';
 import type { CarMatch, TrainDraw } from '../../core/study/train';
-import type { SupplySum } from '../../core/feed/supply-sums';
+import type { SupplySum } from '../../core/feed/supply-sum';
 import type { FeedWay } from '../../core/finding/feed/higher-volts';
 import type { PlannedWires } from '../../core/finding/feed/plan-wires';
 import type { BetterMix, WantedMix } from '../../core/overhead/better-mix';

@@ -7,7 +7,8 @@ import { solvedJob } from '../study/solved-job';
 import { sourcesOf } from '../study/sources';
 import { trainDraws } from '../study/train';
 import { feedStudy } from './study';
-import { sumWhere, supplySums } from './supply-sums';
+import { sumWhere } from './supply-sum';
+import { supplySums } from './supply-sums';
 
 const layout = boatTrain();
 const { reading } = feedStudy(layout);

@@ -5,23 +5,7 @@ import { supplyKind } from '../supply';
 import { hangsOn } from './hangs-on';
 import type { Layout } from '../document/layout';
 import type { FeedFigures } from './reading';
-
-/** All that one supply gives, everything of the layout that hangs on it being on as it is set. */
-export interface SupplySum {
-  readonly supplyId: string;
-  readonly name: string;
-  /** True RMS where its limit is about that, else the mean. */
-  readonly amps: number;
-  readonly isRms: boolean;
-  /** Null for cells, each job having its own, and for what has no limit. */
-  readonly limitAmps: number | null;
-  /** Each job's share, by id. */
-  readonly jobAmps: Readonly<Record<string, number>>;
-  /** What stands on the plan and is no job: rigs, lamps, trains as they are taken for, and what wires and converters take. */
-  readonly planAmps: number;
-  /** Things on the plan that are no jobs and hang on it. */
-  readonly planThings: number;
-}
+import type { SupplySum } from './supply-sum';
 
 /**
  * One sum for each supply of a layout: what stands on the plan as its network is solved, wires and
@@ -90,10 +74,6 @@ export function supplySums(layout: Layout, figures: FeedFigures | null): SupplyS
     };
   });
 }
-
-/** What a sum comes to where only some of its jobs are lit, in amperes. */
-export const sumWhere = ({ jobAmps, planAmps }: SupplySum, isLit: (jobId: string) => boolean): number =>
-  Object.entries(jobAmps).reduce((sum, [id, amps]) => sum + (isLit(id) ? amps : 0), planAmps);
 
 /** The supplies beside its own that a job hangs on. */
 const besideIds = (layout: Layout, jobId: string): string[] => supplyIdsOf(layout.jobs[jobId]).slice(1);
