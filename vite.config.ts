@@ -41,9 +41,16 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             {
+              // Nothing of it may be what the worker uses too, which has no document.
+              name: 'house',
+              test: /node_modules.(?:antd|@rc-component|@ant-design|react)|\/app\/(?!workers|kinds|store|storage)/,
+              minShareCount: 45,
+            },
+            {
               name: 'core',
               test: /\/core\/(?!kinds|build|feed|overhead|part\/rail|part\/feed-wire)/,
               minShareCount: 5,
+              priority: 1,
             },
           ],
         },
