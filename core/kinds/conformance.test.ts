@@ -126,7 +126,7 @@ describe.each(generatedKinds)('a %s', (kind) => {
       'dropoutVolts',
     ] as const;
     let tried = 0;
-    for (const { layout, jobId } of sample(kind, 25, 8)) {
+    for (const { layout, jobId } of sample(kind, 28, 8)) {
       for (const part of assemble(layout, jobId).parts) {
         for (const figure of figures) {
           const path = part.decides[figure];
@@ -146,7 +146,7 @@ describe.each(generatedKinds)('a %s', (kind) => {
         if (turned) expect(typeof valueAt(layout, turned)).toBe('boolean');
       }
     }
-    expect(tried).toBeGreaterThan(80);
+    expect(tried).toBeGreaterThan(100);
   });
 
   test('is mended by every cure it is offered, and nothing to stop for is added', () => {

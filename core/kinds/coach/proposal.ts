@@ -64,16 +64,39 @@ export function longLifeAmps(led: { readonly greatestAmps: number; readonly long
   return led.greatestAmps * led.longLifeShare;
 }
 
+/** By how much a bracket is widened that does not hold what is sought, as a natural logarithm. */
+const WIDER = Math.log(4);
+
 /**
  * The figure, between one at which a ratio is above 1 and one at which it is not, from which on it is
  * not: by the Illinois form of regula falsi on logarithms, in which light and current fall nearly
- * straight with a resistance.
+ * straight with a resistance. The bracket is opened from a figure that may be near: far from it, where
+ * next to nothing limits or flows, a circuit takes longest to solve.
  * @returns null where it is not above 1 at the first; the second where it still is there
  */
-function dimmestOver(ratioAt: (figure: number) => number, over: number, under: number): number | null {
+function dimmestOver(
+  ratioAt: (figure: number) => number,
+  over: number,
+  under: number,
+  near: number,
+): number | null {
   const off = (figure: number): number => Math.log(Math.max(1e-12, ratioAt(figure)));
-  let [a, b] = [Math.log(over), Math.log(under)];
-  let [fa, fb] = [off(over), off(under)];
+  const [first, last] = [Math.log(over), Math.log(under)];
+  const inwards = Math.sign(last - first) * WIDER;
+  const within = (x: number): number => Math.min(Math.max(x, Math.min(first, last)), Math.max(first, last));
+  let a = within(Math.log(near));
+  let fa = off(Math.exp(a));
+  let [b, fb] = [a, fa];
+  for (let step = inwards; fa <= 0 && a !== first; step *= 2) {
+    [b, fb] = [a, fa];
+    a = within(a - step);
+    fa = off(Math.exp(a));
+  }
+  for (let step = inwards; fb > 0 && b !== last; step *= 2) {
+    [a, fa] = [b, fb];
+    b = within(b + step);
+    fb = off(Math.exp(b));
+  }
   if (fa <= 0) return null;
   if (fb > 0) return under;
   let side = 0;
@@ -201,11 +224,16 @@ export function proposeLimit(
   // Bracketed by figures at which it is too bright, and at which it is not.
   const bright = limiter ? MOST_LIMITER_AMPS : 0.1;
   const dim = limiter ? LEAST_LIMITER_AMPS : 1e6;
-  const light = dimmestOver((figure) => given(figure).ratio, bright, dim);
+  const light = dimmestOver(
+    (figure) => given(figure).ratio,
+    bright,
+    dim,
+    limiter ? circuit.limiterAmps : circuit.ohms,
+  );
   let exact = light ?? bright;
   let limitedBy: Proposal['limitedBy'] = light === null ? 'supply' : null;
   if (borne(laid(exact)).load > 1) {
-    const load = dimmestOver((figure) => borne(laid(figure)).load, exact, dim);
+    const load = dimmestOver((figure) => borne(laid(figure)).load, exact, dim, exact);
     if (load !== null) exact = load;
     limitedBy = 'lamp';
   }
