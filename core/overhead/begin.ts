@@ -1,16 +1,16 @@
-import { LOADED_SHARE } from '../supply';
 import { freeId } from '../document/usual-supply';
 import { change } from '../document/patch';
 import { SEEN_LIGHTNESS } from '../light/difference';
 import { wantedDaylights } from '../light/daylight';
+import { bySection } from '../part/feed-wire';
 import { channels, overheadLamps, type OverheadLamp } from '../part/overhead-lamp';
 import { areaOf, legsOf } from './area';
 import { laidMillimetres } from './geometry';
-import { fasciaFor, MOST_WARMER, PLUG_ABOVE, plugRatings, unitAmps } from './limits';
+import { feedRows } from './feed-rows';
+import { fasciaFor, MOST_WARMER, unitAmps } from './limits';
 import { eyeSteps, rigLight, type RigLight } from './light';
 import { mountingOf } from './mounting';
 import { dimRows, matchOf } from './match';
-import { rigPower } from './power';
 import { rigStudy } from './study';
 import type { Layout } from '../document/layout';
 import type { RigRecord, RigRowRecord } from '../document/rig-record';
@@ -33,6 +33,8 @@ const LEAST_ROWS = 2;
 const MOST_ROWS = 6;
 /** What gives more than so many times the wanted light is taken only where nothing else reaches it. */
 const MOST_OVER = 1.25;
+/** Whites that lie no further apart are one to the eye here, in reciprocal megakelvin (mireds). */
+const SAME_MIREDS = 1;
 /** Places of the map while lamps are chosen. */
 const STEP = 40;
 
@@ -93,7 +95,7 @@ function bareRig(layout: Layout, wish: RigWish): RigRecord {
     room: { lux: 0, kelvin: 3000 },
     eye: { heightMillimetres: 250, awayMillimetres: 500 },
     wanted: { lux: daylight.lux, leastKelvin: daylight.leastKelvin, mostKelvin: daylight.mostKelvin },
-    supply: { volts: 24, amps: 2, wire: '24-0.2', wireMillimetres: 1000, plugAmps: 5 },
+    supply: { volts: 24, amps: unitAmps[0], wire: '24-0.2', wireMillimetres: 1000, plugAmps: 5 },
     dimming: { kind: 'none' },
     rows: {},
   };
@@ -108,12 +110,18 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
   const rig = bareRig(layout, wish);
   const area = areaOf(layout, rig);
   const kelvin = (rig.wanted.leastKelvin + rig.wanted.mostKelvin) / 2;
-  const strips = Object.values(overheadLamps)
-    .filter(
-      (l) => l.form === 'strip' && l.volts === 24 && l.watts * channels.open.kelvinPerWatt <= MOST_WARMER,
-    )
-    // Strips are sold in some whites: the figure is what is asked for.
-    .map((l) => ({ ...l, kelvin: Math.round(kelvin / 100) * 100 }));
+  // Strip is sold in some whites: of those that are within what is wanted; where none is, of the nearest.
+  const usable = Object.values(overheadLamps).filter(
+    (l) => l.form === 'strip' && l.volts === 24 && l.watts * channels.open.kelvinPerWatt <= MOST_WARMER,
+  );
+  const within = usable.filter(
+    (l) => l.kelvin >= rig.wanted.leastKelvin && l.kelvin <= rig.wanted.mostKelvin,
+  );
+  const off = Math.min(...usable.map((l) => Math.abs(1e6 / l.kelvin - 1e6 / kelvin)));
+  const strips =
+    within.length > 0
+      ? within
+      : usable.filter((l) => Math.abs(1e6 / l.kelvin - 1e6 / kelvin) <= off + SAME_MIREDS);
   const withRows = (lamp: OverheadLamp, count: number): RigRecord => {
     const middle = area.depth * 0.55;
     return {
@@ -156,15 +164,8 @@ export function newRig(layout: Layout, wish: RigWish): { readonly layout: Layout
   const enough = gives.find((c) => c.lux <= rig.wanted.lux * MOST_OVER) ?? gives.at(0);
   const brightest = choices.reduce((best, c) => (c.lux > best.lux ? c : best));
   const chosen = (enough ?? brightest).made;
-  const power = rigPower(layout, chosen);
-  for (const row of Object.values(chosen.rows))
-    if (power.rows.some((r) => r.leastShare < 0.9)) row.fed = 'both ends';
-  chosen.supply.amps =
-    unitAmps.find((a) => LOADED_SHARE * a >= power.supplyAmps) ?? unitAmps[unitAmps.length - 1];
-  chosen.supply.plugAmps =
-    plugRatings.find((a) => a >= PLUG_ABOVE * (power.plugAmps ?? 0)) ?? plugRatings[plugRatings.length - 1];
-  if (power.supplyAmps > power.wireBearsAmps)
-    chosen.supply.wire = power.supplyAmps > 6 ? '50-0.25' : '30-0.25';
+  chosen.supply.wire = bySection().find((w) => !w.id.startsWith('awg'))!.id;
+  feedRows(layout, chosen);
   const { hidingMillimetres } = rigLight(layout, chosen, { stepMillimetres: STEP }).sight;
   if (chosen.fascia) chosen.fascia.dropMillimetres = Math.max(40, fasciaFor(hidingMillimetres));
   const made = change(layout, (draft) => void (draft.rigs[rigId] = chosen)).layout;

@@ -8,7 +8,7 @@ import type { RigRecord } from '../document/rig-record';
 import type { PieceRun } from './strip-run';
 
 /** What a rig takes; null where a row has no answer. */
-export function powerOf(layout: Layout, rig: RigRecord): RigPower | null {
+export function powerOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): RigPower | null {
   try {
     return rigPower(layout, rig);
   } catch (error) {

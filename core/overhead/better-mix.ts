@@ -2,7 +2,7 @@ import { colourDifference, SEEN_COLOUR } from '../light/difference';
 import { chromaticityOf, mixed, tristimulus, whiteXy, type Tristimulus, type White } from '../light/white';
 import { boundedLeastSquares } from '../part/bounded-least-squares';
 import { QUICK_HERTZ } from './limits';
-import { feedVolts } from './power';
+import { feedVolts } from './rig-network';
 import { rigStudy } from './study';
 import type { Draft } from 'immer';
 import type { Layout } from '../document/layout';
@@ -151,6 +151,7 @@ export function betterMix(layout: Layout, rigId: string, wanted: WantedMix): Bet
     awayNow,
     isBetter:
       awayThen < awayNow - AS_NEAR ||
-      (awayThen <= Math.max(SEEN_COLOUR, awayNow) && lacks(light.meanLux) < lacks(now.meanLux) - SEEN_LACK),
+      (awayThen <= Math.max(SEEN_COLOUR, awayNow + AS_NEAR) &&
+        lacks(light.meanLux) < lacks(now.meanLux) - SEEN_LACK),
   };
 }

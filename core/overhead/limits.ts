@@ -9,6 +9,9 @@ export const PLUG_ABOVE = 1.25;
 export const MOST_WARMER = 35;
 /** Light of a strip's far end over its near: below this a step is seen along it. */
 export const LEAST_SHARE = 0.85;
+/** Light that the feed leaves: below this it is the feed that is mended first; from there on it is good. */
+export const FEED_LEAST = 0.9;
+export const FEED_ENOUGH = 0.95;
 /** A fascia reaches so much further down than it has to, in millimetres, to the next five. */
 const FASCIA_SPARE = 15;
 export const fasciaFor = (hidingMillimetres: number): number =>

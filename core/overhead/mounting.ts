@@ -1,10 +1,12 @@
 import { inOrder } from '../document/in-order';
 import { formatQuantity } from '../quantity/format';
+import { feedWires } from '../part/feed-wire';
 import { channels, lampKilograms } from '../part/overhead-lamp';
-import { areaOf } from './area';
-import { piecesOf, rigHeight, spotsOf } from './geometry';
+import { areaOf, type RigArea } from './area';
+import { litRows, piecesOf, rigHeight, spotsOf } from './geometry';
+import { powerOf } from './beside';
 import type { Layout } from '../document/layout';
-import type { RigRecord } from '../document/rig-record';
+import type { RigRecord, RigRowRecord } from '../document/rig-record';
 
 /** Pieces to saw from lengths as they are sold. */
 export interface CutList {
@@ -88,6 +90,31 @@ export function cutList(of: string, sold: number, pieces: readonly number[]): Cu
   };
 }
 
+/** A lamp as one asks for it in a shop: volts, power, white, beam, and where it may be cut or how long one is. */
+function lampWords(row: RigRowRecord): string {
+  const { form, volts, watts, kelvin, beamDegrees, cutMillimetres, pieceMillimetres } = row;
+  const [power, white] = [
+    formatQuantity(watts, 'watt'),
+    `${Math.round(kelvin)} K, ${Math.round(beamDegrees)}°`,
+  ];
+  const v = formatQuantity(volts, 'volt');
+  if (form === 'strip')
+    return `strip ${v}, ${power} a metre, ${white}, cut every ${Math.round(cutMillimetres)} mm`;
+  return form === 'tube'
+    ? `tubes ${v} of ${Math.round(pieceMillimetres)} mm, ${power} a metre, ${white}`
+    : `spots ${v}, ${power}, ${white}`;
+}
+
+/** Wire to the rows, and along those that are fed at their far end too: both conductors, in metres. */
+const feedMetres = (rig: RigRecord, area: RigArea): number =>
+  (2 *
+    (rig.supply.wireMillimetres +
+      (rig.moduleMillimetres === null ? 0 : Math.max(0, area.width - rig.moduleMillimetres)) +
+      litRows(rig)
+        .filter((row) => row.fed === 'both ends')
+        .reduce((sum, row) => sum + piecesOf(row, rig, area).reduce((s, p) => s + p.to - p.from, 0), 0))) /
+  1000;
+
 const round = (price: number): number => Math.round(price * 100) / 100;
 
 /**
@@ -153,7 +180,7 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
     if (row.form === 'strip') {
       const metres = pieces.reduce((sum, p) => sum + p.to - p.from, 0) / 1000;
       return {
-        name: `${row.name}: strip`,
+        name: `${row.name}: ${lampWords(row)}`,
         count: metres,
         unit: 'm',
         price: metres * row.price,
@@ -165,7 +192,7 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
         ? spotsOf(row, rig, area).length
         : pieces.reduce((sum, p) => sum + Math.round((p.to - p.from) / row.pieceMillimetres), 0);
     return {
-      name: `${row.name}: ${row.form === 'spot' ? 'spots' : 'tubes'}`,
+      name: `${row.name}: ${lampWords(row)}`,
       count,
       unit: 'pieces',
       price: count * row.price,
@@ -176,6 +203,28 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
   // Rows dimmed alike hang on one dimmer.
   const dimmers = new Set(rows.map((r) => r.level).filter((level) => level < 1)).size;
   const converters = new Set(rows.filter((r) => r.converter).map((r) => r.volts)).size;
+  const wire = feedWires[rig.supply.wire];
+  const metres = feedMetres(rig, area);
+  const power = powerOf(layout, rig);
+  const fuses = [
+    power?.guard.by === 'fuse' && { of: power.guard.amps, count: 1, where: 'at the supply' },
+    typeof power?.moduleFuseAmps === 'number' && {
+      of: power.moduleFuseAmps,
+      count: modules,
+      where: 'one a module',
+    },
+  ].flatMap((f): RigPart[] =>
+    f
+      ? [
+          {
+            name: `Fuse holders with quick fuses of ${formatQuantity(f.of, 'amp')}, ${f.where}`,
+            count: f.count,
+            unit: 'pieces',
+            price: f.count * PRICES.fuse,
+          },
+        ]
+      : [],
+  );
   const all: RigPart[] = [
     ...lampParts.map(({ kilograms, ...p }) => {
       void kilograms;
@@ -204,19 +253,24 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
     ...(modules > 1
       ? [
           {
-            name: 'Plugs and sockets from module to module',
+            name: `Plugs and sockets of ${formatQuantity(rig.supply.plugAmps, 'amp')}, from module to module`,
             count: modules - 1,
             unit: 'pieces' as const,
             price: (modules - 1) * PRICES.plug,
           },
         ]
       : []),
-    {
-      name: 'Fuse holders with fuses, one a module',
-      count: modules,
-      unit: 'pieces',
-      price: modules * PRICES.fuse,
-    },
+    ...fuses,
+    ...(metres > 0
+      ? [
+          {
+            name: `Feed wire ${wire.name}, half of it red`,
+            count: metres,
+            unit: 'm' as const,
+            price: metres * wire.metrePrice,
+          },
+        ]
+      : []),
     ...(dimmers > 0
       ? [
           {
@@ -233,7 +287,7 @@ export function mountingOf(layout: Pick<Layout, 'boards'>, rig: RigRecord): Moun
     ...(converters > 0
       ? [
           {
-            name: 'Step-down converters',
+            name: `Step-down converters from ${formatQuantity(rig.supply.volts, 'volt')}`,
             count: converters,
             unit: 'pieces' as const,
             price: converters * PRICES.converter,

@@ -14,12 +14,13 @@ import { laidMillimetres, piecesOf } from './geometry';
 import { rigLight } from './light';
 import { matchOf } from './match';
 import { cutList, mountingOf } from './mounting';
-import { bandingPercent, CONVERTER_EFFICIENCY, rigPower } from './power';
+import { bandingPercent, rigPower } from './power';
+import { CONVERTER_EFFICIENCY } from './rig-network';
 import { rigStudy } from './study';
 import { pieceRun, unitTakes } from './strip-run';
 import type { Finding } from '../finding/finding';
 import type { Layout } from '../document/layout';
-import type { RigRecord } from '../document/rig-record';
+import type { RigRecord, RigRowRecord } from '../document/rig-record';
 import type { Draft } from 'immer';
 
 const wish: RigWish = {
@@ -157,7 +158,7 @@ describe('the light of a rig', () => {
       one(rigged((r) => void (r.room.lux = 0))),
       { stepMillimetres: 25 },
     );
-    expect(alike.white.kelvin).toBeCloseTo(4500, -1);
+    expect(alike.white.kelvin).toBeCloseTo(one(begun().layout).rows['row-1'].kelvin, -1);
     expect(alike.drift).toBeLessThan(1e-6);
     const layout = rigged((r) => {
       const rows = Object.values(r.rows);
@@ -245,8 +246,13 @@ describe('power', () => {
     });
     const [converter] = rigPower(layout, one(layout)).converters;
     expect(converter.outAmps).toBeCloseTo(0.8, 1);
-    expect(converter.inAmps / converter.outAmps).toBeCloseTo(12 / 24 / CONVERTER_EFFICIENCY, 9);
-    expect(converter.lostWatts).toBeCloseTo(converter.inAmps * 24 - converter.outAmps * 12, 9);
+    const { feed } = rigPower(layout, one(layout));
+    expect(feed.volts).toBeLessThan(24);
+    expect(converter.inAmps / converter.outAmps).toBeCloseTo(12 / feed.volts / CONVERTER_EFFICIENCY, 9);
+    expect(converter.lostWatts).toBeCloseTo(
+      ((converter.outAmps * 12) / CONVERTER_EFFICIENCY) * (1 - CONVERTER_EFFICIENCY),
+      6,
+    );
   });
   test('bands of a photograph: none over whole pulses, all within one, fewer over many (by hand)', () => {
     expect(bandingPercent(1000, 0.5, 0.01)).toBeCloseTo(0, 6);
@@ -354,6 +360,103 @@ describe('what was liked, and what came', () => {
       RangeError,
     );
   });
+});
+
+describe('one feed for all rows', () => {
+  /** Rows of 10 m of 24 V strip on one feed of 5 m of 7/0.2. */
+  const thin = (count: number, more: Partial<RigRecord['supply']> = {}, row: Partial<RigRowRecord> = {}) =>
+    rigged((r) => {
+      r.widthMillimetres = 10_000;
+      Object.assign(r.supply, { volts: 24, amps: 8, wire: '7-0.2', wireMillimetres: 5000, ...more });
+      r.dimming = { kind: 'none' };
+      r.rows = Object.fromEntries(
+        Array.from({ length: count }, (_, i) => [
+          `row-${i + 1}`,
+          {
+            ...rowOf(overheadLamps['strip-24-5'], i + 1, {
+              lengthMillimetres: 10_000,
+              depthMillimetres: 150 + 100 * i,
+              heightMillimetres: 450,
+            }),
+            ...row,
+          },
+        ]),
+      );
+    });
+  const power = (layout: Layout) => rigPower(layout, one(layout));
+
+  test('a second row draws through the wire of the first: both are dimmer, and less than twice is drawn', () => {
+    const [alone, both] = [power(thin(1)), power(thin(2))];
+    expect(both.supplyAmps).toBeLessThan(1.8 * alone.supplyAmps);
+    expect(both.rows[0].meanShare).toBeLessThan(alone.rows[0].meanShare - 0.05);
+    // Ohm's law over the one wire that carries all.
+    expect(both.feed.volts).toBeCloseTo(24 - both.supplyAmps * both.feed.ohms, 6);
+    expect(both.rows[0].meanShare).toBeCloseTo(both.rows[1].meanShare, 9);
+  });
+  test('its light is missed by the wire: the cure is a thicker one, tried in the network, and no row is sold', () => {
+    const layout = change(thin(2), (draft) => {
+      const { rig } = draft.rigs;
+      rig.wanted.lux = rigStudy(
+        change(thin(2), (d) => void (d.rigs.rig.supply.wire = '50-0.25')).layout,
+        'rig',
+        25,
+      ).light.meanLux;
+    }).layout;
+    const [drop] = found(layout, 'rig-feed-drop');
+    expect(drop.figures[0].is).toBeCloseTo(100 * power(layout).feed.lightShare, 6);
+    expect(drop.remedies).toHaveLength(1);
+    expect(power(cured(layout, drop)).feed.lightShare).toBeGreaterThan(0.9);
+    const [dim] = found(layout, 'rig-too-dim');
+    expect(dim.remedies.map((r) => r.label)).toEqual([expect.stringContaining('as feed wire')]);
+    expect(found(cured(layout, dim), 'rig-too-dim')).toEqual([]);
+  });
+  test('fed at both ends its wire has a cure', () => {
+    const layout = thin(1, { wireMillimetres: 1000 }, { fed: 'both ends', watts: 9.6, lumens: 880 });
+    const [long] = found(layout, 'rig-too-long');
+    expect(long.remedies.map((r) => r.label)).toEqual([expect.stringContaining('as feed wire')]);
+    expect(found(cured(layout, long), 'rig-too-long')).toEqual([]);
+  });
+  test('two modules that are too dim by their feed have a cure', () => {
+    const layout = change(thin(2, { wireMillimetres: 8000 }), (draft) => {
+      draft.rigs.rig.moduleMillimetres = 5000;
+      for (const row of Object.values(draft.rigs.rig.rows)) row.lengthMillimetres = 5000;
+    }).layout;
+    const at = power(layout);
+    expect(at.feed.leastVolts).toBeLessThan(at.feed.volts);
+    const [drop] = found(layout, 'rig-feed-drop');
+    expect(found(cured(layout, drop), 'rig-feed-drop')).toEqual([]);
+  });
+  test('a fuse holds what flows and spares the wire; none where the unit gives no more than it bears', () => {
+    const guard = (amps: number, wire: string) => power(thin(2, { amps, wire })).guard;
+    // 50/0.25 in a bundle bears 9.6 A; some 3.5 A flow, 1.4 times as much is held by 5 A.
+    expect(guard(12.5, '50-0.25')).toEqual({ by: 'fuse', amps: 5 });
+    expect(guard(2, '24-0.2').by).toBe('supply');
+    // 24/0.2 bears 2.7 A: a fuse of 3.15 A would let the wire burn.
+    const none = thin(1, { amps: 5, wire: '16-0.2', wireMillimetres: 500 });
+    expect(power(none).guard.by).toBe('nothing');
+    const [fuse] = found(none, 'rig-fuse');
+    expect(power(cured(none, fuse)).guard.by).not.toBe('nothing');
+  });
+  test('what is bought is named whole: volts, power, white, beam and cut of the strip, wire, plugs and fuses', () => {
+    const layout = change(thin(2, { wire: '50-0.25', amps: 12.5 }), (draft) => {
+      draft.rigs.rig.moduleMillimetres = 5000;
+    }).layout;
+    const names = mountingOf(layout, one(layout)).parts.map((p) => p.name);
+    expect(names).toContain('Row 1: strip 24 V, 4.8 W a metre, 4000 K, 120°, cut every 100 mm');
+    expect(names.some((n) => /^Feed wire 50\/0\.25/.test(n))).toBe(true);
+    expect(names.some((n) => /^Plugs and sockets of \d/.test(n))).toBe(true);
+    expect(names.some((n) => /quick fuses of \d.* A, at the supply/.test(n))).toBe(true);
+  });
+  test.each(wantedDaylights.map((d) => d.id))(
+    '%s is begun with strip as it is sold, its lumens with its white',
+    (wanted) => {
+      const sold = Object.values(overheadLamps);
+      for (const row of Object.values(one(begun({ wanted }).layout).rows))
+        expect(
+          sold.some((l) => l.kelvin === row.kelvin && l.lumens === row.lumens && l.watts === row.watts),
+        ).toBe(true);
+    },
+  );
 });
 
 describe('mounting', () => {

@@ -1,11 +1,11 @@
-import { conductorOhms } from '../quantity/conductor';
 import { lowRiskPercent } from '../light/flicker';
 import { BUNDLE_SHARE, feedWires } from '../part/feed-wire';
 import { channels } from '../part/overhead-lamp';
 import { fuseRatings } from '../part/fuse-ratings';
-import { areaOf, type RigArea } from './area';
-import { litRows, piecesOf } from './geometry';
-import { pieceRun, type PieceRun } from './strip-run';
+import { areaOf } from './area';
+import { litRows } from './geometry';
+import { ampsBefore, CONVERTER_EFFICIENCY, feedVolts, isConverted, rigNetwork } from './rig-network';
+import { unitMillimetres, unitOf, unitTakes, type PieceRun } from './strip-run';
 import type { Layout } from '../document/layout';
 import type { RigRecord, RigRowRecord } from '../document/rig-record';
 
@@ -43,6 +43,24 @@ export interface PulsedLight {
   readonly lowRiskPercent: number;
 }
 
+/** What the wire from the supply to the rows leaves. */
+export interface RigFeed {
+  /** There and back. */
+  readonly ohms: number;
+  /** At the first module, and at the one that gets least. */
+  readonly volts: number;
+  readonly leastVolts: number;
+  /** Light that is left of what the rows would give on the supply's own volts. */
+  readonly lightShare: number;
+}
+
+/** What keeps the wire from the supply from burning in a short. */
+export interface WireGuard {
+  readonly by: 'supply' | 'fuse' | 'nothing';
+  /** The fuse's rating; what the supply gives where none guards it. */
+  readonly amps: number;
+}
+
 /** What a rig takes. */
 export interface RigPower {
   readonly rows: readonly RowPower[];
@@ -53,79 +71,42 @@ export interface RigPower {
   readonly watts: number;
   /** Through the plug of the first module; null where there are none. */
   readonly plugAmps: number | null;
-  /** For each module, or for the whole. */
-  readonly fuseAmps: number | null;
+  readonly feed: RigFeed;
+  readonly guard: WireGuard;
+  /** For each module; null where there are none, or none is sold. */
+  readonly moduleFuseAmps: number | null;
   readonly wireBearsAmps: number;
   readonly pulsed: PulsedLight | null;
 }
 
-/** A step-down converter gives so much of what it takes (typical, from memory). */
-export const CONVERTER_EFFICIENCY = 0.9;
-/** Contacts of a plug between modules, both conductors (typical, from memory). */
-const PLUG_OHMS = 0.03;
 /** A fuse is chosen this much above what flows (common practice, no source). */
-const FUSE_ABOVE = 1.4;
-/** Turns until the volts of modules and what they draw agree. */
-const TURNS = 6;
-
-/** Volts a row's feed begins with: the supply's, or its converter's. */
-export const feedVolts = (rig: RigRecord, row: RigRowRecord): number =>
-  row.converter && row.volts < rig.supply.volts ? row.volts : rig.supply.volts;
+export const FUSE_ABOVE = 1.4;
 
 const sum = (of: readonly number[]): number => of.reduce((a, b) => a + b, 0);
 
+/** Light of one unit of a row as its bag says, in lumens. */
+const unitLumens = (row: RigRowRecord): number =>
+  row.form === 'spot' ? row.lumens : (row.lumens * unitMillimetres(row)) / 1000;
+
 /**
- * Pieces of all rows as they are fed: modules one behind another through their plugs, each with what the
- * wire and the plugs before it leave. Solved in turns, as what is drawn decides what is left.
+ * What guards the wire from the supply: a fuse that holds what flows and lets through no more than the
+ * wire bears (IEC 60127 ratings); none is needed where the supply itself gives no more than that.
  */
-function runsOf(rig: RigRecord, area: RigArea): Map<string, PieceRun[]> {
-  const rows = litRows(rig);
-  const modules =
-    rig.moduleMillimetres === null ? 1 : Math.max(1, Math.ceil(area.width / rig.moduleMillimetres));
-  const wire = feedWires[rig.supply.wire].squareMillimetres;
-  const between =
-    rig.moduleMillimetres === null ? 0 : 2 * conductorOhms(rig.moduleMillimetres, wire) + PLUG_OHMS;
-  let lost = new Array<number>(modules).fill(0);
-  let runs = new Map<string, PieceRun[]>();
-  for (let turn = 0; turn < (modules > 1 ? TURNS : 1); turn++) {
-    runs = new Map(
-      rows.map((row) => [
-        row.id,
-        piecesOf(row, rig, area).map((piece, k) =>
-          // Behind a converter the volts are its own.
-          pieceRun(
-            rig,
-            row,
-            piece,
-            feedVolts(rig, row) - (row.converter ? 0 : lost[Math.min(k, modules - 1)]),
-          ),
-        ),
-      ]),
-    );
-    const drawn = Array.from({ length: modules }, (_, k) =>
-      sum(rows.map((row) => atSupply(rig, row, runs.get(row.id)![k]?.amps ?? 0))),
-    );
-    let before = 0;
-    lost = drawn.map((_, k) => (before += k === 0 ? 0 : between * sum(drawn.slice(k))));
-  }
-  return runs;
+function guardOf(flows: number, bears: number, limit: number): WireGuard {
+  if (limit <= bears) return { by: 'supply', amps: limit };
+  const fuse = fuseRatings.find((f) => f >= FUSE_ABOVE * flows && f <= bears);
+  return fuse === undefined ? { by: 'nothing', amps: limit } : { by: 'fuse', amps: fuse };
 }
 
-/** What a row's current is at the supply: through a converter less, by volts and its efficiency. */
-const atSupply = (rig: RigRecord, row: RigRowRecord, amps: number): number =>
-  row.converter && row.volts < rig.supply.volts
-    ? (amps * row.volts) / (rig.supply.volts * CONVERTER_EFFICIENCY)
-    : amps;
-
 /**
- * What a rig takes, its rows solved along their own copper.
- * @throws CircuitError when a row does not settle
+ * What a rig takes, its feed and its rows solved as they are joined.
+ * @throws CircuitError when it does not settle
  */
 export function rigPower(layout: Pick<Layout, 'boards'>, rig: RigRecord): RigPower {
   const area = areaOf(layout, rig);
-  const all = runsOf(rig, area);
+  const network = rigNetwork(rig, area);
   const rows = litRows(rig).map((row): RowPower => {
-    const runs = all.get(row.id)!;
+    const runs = network.rows.get(row.id)!;
     const amps = sum(runs.map((r) => r.amps));
     const metres = sum(runs.map((r) => r.piece.to - r.piece.from)) / 1000;
     const watts = sum(runs.map((r) => sum(r.volts.map((v, i) => v * r.shares[i] * r.unit.amps))));
@@ -135,7 +116,7 @@ export function rigPower(layout: Pick<Layout, 'boards'>, rig: RigRecord): RigPow
       metres,
       pieces: sum(runs.map((r) => r.count)),
       amps,
-      supplyAmps: atSupply(rig, row, amps),
+      supplyAmps: sum(runs.map((r) => ampsBefore(rig, row, r.amps, network.volts[r.module]))),
       watts,
       leastShare: Math.min(1, ...runs.map((r) => r.leastShare)),
       meanShare: runs.length > 0 ? sum(runs.map((r) => r.meanShare)) / runs.length : 0,
@@ -149,22 +130,45 @@ export function rigPower(layout: Pick<Layout, 'boards'>, rig: RigRecord): RigPow
   const converters = volts.map((v): RigConverter => {
     const own = rows.filter((r) => rig.rows[r.rowId].converter && rig.rows[r.rowId].volts === v);
     const [outAmps, inAmps] = [sum(own.map((r) => r.amps)), sum(own.map((r) => r.supplyAmps))];
-    return { volts: v, outAmps, inAmps, lostWatts: inAmps * rig.supply.volts - outAmps * v };
+    return {
+      volts: v,
+      outAmps,
+      inAmps,
+      lostWatts: (outAmps * v * (1 - CONVERTER_EFFICIENCY)) / CONVERTER_EFFICIENCY,
+    };
   });
-  const supplyAmps = sum(rows.map((r) => r.supplyAmps));
-  const modules =
-    rig.moduleMillimetres === null ? 1 : Math.max(1, Math.ceil(area.width / rig.moduleMillimetres));
-  const perModule = supplyAmps / modules;
-  const wire = feedWires[rig.supply.wire];
+  const supplyAmps = sum(network.amps);
+  const perModule = Math.max(...network.amps);
+  const bears = feedWires[rig.supply.wire].bearsAmps * BUNDLE_SHARE;
+  const light = (at: (row: RigRowRecord, run: PieceRun & { module: number }) => number): number =>
+    sum(
+      litRows(rig).map((row) =>
+        sum(network.rows.get(row.id)!.map((r) => unitLumens(row) * row.level * r.count * at(row, r))),
+      ),
+    );
+  const full = light((row) => unitTakes(unitOf(row), feedVolts(rig, row)).amps / unitOf(row).amps);
+  const left = light(
+    (row, { module }) =>
+      unitTakes(unitOf(row), isConverted(rig, row) ? row.volts : network.volts[module]).amps /
+      unitOf(row).amps,
+  );
   return {
     rows,
     converters,
     supplyAmps,
     limitAmps: rig.supply.amps,
     watts: supplyAmps * rig.supply.volts,
-    plugAmps: rig.moduleMillimetres === null ? null : supplyAmps - perModule,
-    fuseAmps: fuseRatings.find((f) => f >= FUSE_ABOVE * perModule) ?? null,
-    wireBearsAmps: wire.bearsAmps * BUNDLE_SHARE,
+    plugAmps: rig.moduleMillimetres === null ? null : supplyAmps - network.amps[0],
+    feed: {
+      ohms: network.feedOhms,
+      volts: network.volts[0],
+      leastVolts: Math.min(...network.volts),
+      lightShare: full > 0 ? left / full : 1,
+    },
+    guard: guardOf(supplyAmps, bears, rig.supply.amps),
+    moduleFuseAmps:
+      rig.moduleMillimetres === null ? null : (fuseRatings.find((f) => f >= FUSE_ABOVE * perModule) ?? null),
+    wireBearsAmps: bears,
     pulsed: pulsedOf(rig),
   };
 }

@@ -50,10 +50,6 @@ export interface PieceRun {
 /** A soldered or clipped joint at a strip's end, both conductors together (typical, from memory). */
 const JOINT_OHMS = 0.02;
 
-/** Ohms there and back from the supply to where a rig's rows begin. */
-export const feedOhms = ({ supply }: RigRecord): number =>
-  2 * conductorOhms(supply.wireMillimetres, feedWires[supply.wire].squareMillimetres) + JOINT_OHMS;
-
 /** Millimetres of a unit: from cut mark to cut mark, a tube, from spot to spot. */
 export const unitMillimetres = ({ form, cutMillimetres, pieceMillimetres }: RigRowRecord): number =>
   form === 'strip' ? cutMillimetres : pieceMillimetres;
@@ -67,20 +63,20 @@ export function unitOf(row: RigRowRecord): StripUnit {
 /**
  * A piece of a row solved along its own copper (Kirchhoff at every unit, as a ladder), at full: dimming
  * by pulses lowers the mean, not what flows while it is on.
- * @param supplyVolts what its feed begins with
+ * @param fedVolts where its leads begin: at the module it hangs on, or behind its converter
  * @throws CircuitError when it does not settle
  */
-export function pieceRun(rig: RigRecord, row: RigRowRecord, piece: RowPiece, supplyVolts: number): PieceRun {
+export function pieceRun(rig: RigRecord, row: RigRowRecord, piece: RowPiece, fedVolts: number): PieceRun {
   const unit = unitOf(row);
   const step = unitMillimetres(row);
   const count = Math.max(1, Math.round((piece.to - piece.from) / step));
   const stepOhms = (row.copperOhms * step) / 1000;
   const far = 2 * conductorOhms(piece.to - piece.from, feedWires[rig.supply.wire].squareMillimetres);
   const feeds = [
-    { at: 0, ohms: feedOhms(rig), volts: supplyVolts },
+    { at: 0, ohms: JOINT_OHMS, volts: fedVolts },
     // The other end has its own lead along the row.
     ...(row.fed === 'both ends' && count > 1
-      ? [{ at: count - 1, ohms: feedOhms(rig) + far, volts: supplyVolts }]
+      ? [{ at: count - 1, ohms: JOINT_OHMS + far, volts: fedVolts }]
       : []),
   ];
   const solved = voltsAlong({

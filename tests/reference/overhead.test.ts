@@ -4,7 +4,8 @@ import { change } from '../../core/document/patch';
 import { newRig, rowOf } from '../../core/overhead/begin';
 import { areaOf } from '../../core/overhead/area';
 import { piecesOf } from '../../core/overhead/geometry';
-import { feedVolts } from '../../core/overhead/power';
+import { rigPower } from '../../core/overhead/power';
+import { feedVolts, rigNetwork } from '../../core/overhead/rig-network';
 import { KNEE_SHARE, KNEE_WIDTH, pieceRun, type PieceRun } from '../../core/overhead/strip-run';
 import { overheadLamps } from '../../core/part/overhead-lamp';
 import { referenceVector, runReference } from './simulator';
@@ -72,5 +73,71 @@ test.each(pieces)(
       expect(Math.abs(run.volts[k] / at(k) - 1)).toBeLessThan(0.005);
     const given = run.feeds.reduce((sum, _, i) => sum - referenceVector(answer, `i(vs${i})`).at(-1)!, 0);
     expect(Math.abs(run.amps / given - 1)).toBeLessThan(0.005);
+  },
+);
+
+/** A whole rig with its feed: one wire, modules behind one another, every row's pieces on it. */
+function rigDeck(
+  volts: number,
+  { feedOhms, betweenOhms, rows }: ReturnType<typeof rigNetwork>,
+  modules: number,
+): string {
+  const lines = ['* rows on one feed', `vs s 0 ${volts}`, `rf s m0 ${feedOhms}`];
+  for (let k = 1; k < modules; k++) lines.push(`rm${k} m${k - 1} m${k} ${betweenOhms}`);
+  [...rows.values()].flat().forEach(({ unit, count, stepOhms, feeds, module }, n) => {
+    const knee = KNEE_SHARE * unit.volts;
+    const full = (unit.volts - knee + Math.hypot(unit.volts - knee, KNEE_WIDTH)) / 2;
+    feeds.forEach(({ at, ohms }, i) => lines.push(`rj${n}x${i} m${module} n${n}x${at} ${ohms}`));
+    for (let k = 0; k < count; k++) {
+      const v = `(v(n${n}x${k})-${knee})`;
+      if (k > 0) lines.push(`rs${n}x${k} n${n}x${k - 1} n${n}x${k} ${stepOhms}`);
+      lines.push(
+        `b${n}x${k} n${n}x${k} 0 i=${unit.amps / full}*((${v}+sqrt(${v}*${v}+${KNEE_WIDTH ** 2}))/2)`,
+      );
+    }
+  });
+  return `${[...lines, '.tran 1u 2u', '.end'].join('\n')}\n`;
+}
+
+/** Lamp, rows, millimetres of the whole, of a module, of wire, fed. */
+const shared = [
+  ['strip-24-5', 2, 10_000, null, 5000, 'one end'],
+  ['strip-24-10', 2, 4000, null, 3000, 'both ends'],
+  ['strip-12-10', 3, 3000, null, 1500, 'one end'],
+  ['strip-24-10', 2, 4000, 1000, 4000, 'one end'],
+] as const;
+
+test.each(shared)(
+  '%s, %d rows of %s mm on one thin feed, modules of %s mm, %d mm of wire, fed at %s: within 1 %%',
+  async (lamp, count, length, module, wire, fed) => {
+    const begun = newRig(emptyLayout('Quay'), {
+      name: 'Rig',
+      boards: [],
+      widthMillimetres: length,
+      depthMillimetres: 450,
+      heightMillimetres: 450,
+      wanted: 'soft-day',
+    });
+    const { layout } = change(begun.layout, (draft) => {
+      const rig = draft.rigs[begun.rigId];
+      rig.moduleMillimetres = module;
+      Object.assign(rig.supply, { volts: overheadLamps[lamp].volts, wire: '7-0.2', wireMillimetres: wire });
+      const place = { lengthMillimetres: module ?? length, depthMillimetres: 200, heightMillimetres: 450 };
+      rig.rows = Object.fromEntries(
+        Array.from({ length: count }, (_, i) => [
+          `row-${i}`,
+          { ...rowOf(overheadLamps[lamp], i + 1, place), fed },
+        ]),
+      );
+    });
+    const rig = layout.rigs[begun.rigId];
+    const network = rigNetwork(rig, areaOf(layout, rig));
+    const answer = await runReference(rigDeck(rig.supply.volts, network, network.volts.length));
+    const at = (node: string): number => referenceVector(answer, `v(${node})`).at(-1)!;
+    network.volts.forEach((v, k) => expect(Math.abs(v / at(`m${k}`) - 1)).toBeLessThan(0.01));
+    const drawn = -referenceVector(answer, 'i(vs)').at(-1)!;
+    expect(Math.abs(rigPower(layout, rig).supplyAmps / drawn - 1)).toBeLessThan(0.01);
+    for (const [n, run] of [...network.rows.values()].flat().entries())
+      expect(Math.abs(run.volts.at(-1)! / at(`n${n}x${run.count - 1}`) - 1)).toBeLessThan(0.01);
   },
 );

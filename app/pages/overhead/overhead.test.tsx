@@ -126,7 +126,7 @@ describe('figures of a rig', () => {
     useLayoutStore.getState().edit('On', (draft) => void (draft.rigs[rigId].rows.old.on = true));
     render(<PowerFigures rig={rig()} power={study().power} />);
     expect(screen.getByRole('table', { name: 'Step-down converters' })).toBeDefined();
-    expect(screen.getByText(/A fuse of/)).toBeDefined();
+    expect(screen.getByText(/No fuse fits between what flows and the 2.7 A/)).toBeDefined();
   });
   test('bands in a photograph change with the shutter', () => {
     useLayoutStore.getState().edit('Pulses', (draft) => {
@@ -166,7 +166,7 @@ describe('figures of a rig', () => {
   });
   test('what to buy and to saw', () => {
     render(<MountingList layout={now()} rigId={rigId} />);
-    expect(screen.getByText('Row 1: strip')).toBeDefined();
+    expect(screen.getByText(/^Row 1: strip 24/)).toBeDefined();
     expect(screen.getByText(/eye protection/)).toBeDefined();
   });
 });

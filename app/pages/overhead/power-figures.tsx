@@ -10,6 +10,16 @@ import type { RigRecord } from '../../../core/document/rig-record';
 const shutters = [30, 60, 125, 250, 500, 1000];
 const share = (of: number): string => `${Math.round(100 * of)} %`;
 
+/** What guards the feed wire, in words. */
+function guardWords({ guard, wireBearsAmps }: RigPower): string {
+  const bears = formatQuantity(wireBearsAmps, 'amp');
+  if (guard.by === 'supply')
+    return ` The wire bears ${bears}, which the supply never gives: it needs no fuse.`;
+  if (guard.by === 'fuse')
+    return ` A quick fuse of ${formatQuantity(guard.amps, 'amp')} at the supply, in its plus.`;
+  return ` No fuse fits between what flows and the ${bears} that the wire bears.`;
+}
+
 /** What a rig takes, row by row, and what its copper leaves of the light. */
 export function PowerFigures({
   rig,
@@ -32,10 +42,20 @@ export function PowerFigures({
       <p>
         <b>{formatQuantity(power.supplyAmps, 'amp')}</b> of {formatQuantity(power.limitAmps, 'amp')} at{' '}
         {formatQuantity(rig.supply.volts, 'volt')}, {formatQuantity(power.watts, 'watt')}, everything at full.
-        {power.fuseAmps !== null &&
-          ` A fuse of ${formatQuantity(power.fuseAmps, 'amp')} ${rig.moduleMillimetres === null ? 'in its plus' : 'for each module'}.`}
+        {guardWords(power)}
+        {power.moduleFuseAmps !== null &&
+          ` One of ${formatQuantity(power.moduleFuseAmps, 'amp')} for each module.`}
         {power.plugAmps !== null && ` Through the first plug ${formatQuantity(power.plugAmps, 'amp')}.`}
       </p>
+      {power.feed.ohms > 0 && (
+        <p>
+          {formatQuantity(power.feed.ohms, 'ohm')} of feed wire leave{' '}
+          {formatQuantity(power.feed.volts, 'volt')} at the rows
+          {power.feed.leastVolts < power.feed.volts &&
+            `, ${formatQuantity(power.feed.leastVolts, 'volt')} at the last module`}
+          : {share(power.feed.lightShare)} of their light.
+        </p>
+      )}
       <FigureTable
         label="What each row takes"
         rows={power.rows}

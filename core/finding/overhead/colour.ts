@@ -3,7 +3,8 @@ import { formatQuantity } from '../../quantity/format';
 import { SEEN_COLOUR } from '../../light/difference';
 import { apart } from '../../overhead/arrival';
 import { betterMix, mixRows, wantedOf } from '../../overhead/better-mix';
-import { eachRow, rigPath, type RigRule } from './rig-rule';
+import { rigPath, type RigRule } from './rig-rule';
+import { rowsOfWhite } from './sold-white';
 
 /** Colours of white to the thousandth the eye parts. */
 const inUv = (distance: number): string => distance.toFixed(4);
@@ -31,13 +32,11 @@ export const colourDrift: RigRule = {
         terminals: [],
         figures: [],
         cures: [
-          {
-            label: `All rows of ${Math.round(own / 100) * 100} K`,
-            recipe: eachRow(rigId, (row) => {
-              row.kelvin = Math.round(own / 100) * 100;
-              row.duv = 0;
-            }),
-          },
+          rowsOfWhite(rigId, rig, {
+            least: rig.wanted.leastKelvin,
+            most: rig.wanted.mostKelvin,
+            aim: Math.round(own / 100) * 100,
+          }),
         ],
       },
     ];
@@ -51,7 +50,8 @@ export const notWantedColour: RigRule = {
     const { leastKelvin, mostKelvin } = rig.wanted;
     const { kelvin } = light.white;
     if (Object.keys(rig.rows).length === 0) return [];
-    if (kelvin >= leastKelvin && kelvin <= mostKelvin) return [];
+    // A white is told in whole kelvins, and judged as it is told.
+    if (Math.round(kelvin) >= leastKelvin && Math.round(kelvin) <= mostKelvin) return [];
     const wanted = wantedOf(rig);
     const middle = wanted.kelvin;
     return [
@@ -75,10 +75,7 @@ export const notWantedColour: RigRule = {
               if (mix) mixRows(draft.rigs[rigId], mix.levels);
             },
           },
-          {
-            label: `Rows of ${middle} K`,
-            recipe: eachRow(rigId, (row) => (row.kelvin = middle)),
-          },
+          rowsOfWhite(rigId, rig, { least: leastKelvin, most: mostKelvin, aim: middle }),
         ],
       },
     ];

@@ -2,7 +2,8 @@ import { rigStudy } from '../../overhead/study';
 import { judgeWhole } from '../judge-whole';
 import { mountingOf } from '../../overhead/mounting';
 import { colourDrift, notWantedColour } from './colour';
-import { rigFlicker, rigHeat, rigPlugAndWire, rigSupply, tooLong, wrongVolts } from './power';
+import { rigFeedDrop, rigFuse, rigPlug, rigSupply, rigWire } from './feed';
+import { rigFlicker, rigHeat, tooLong, wrongVolts } from './power';
 import { seenLamps } from './seen-lamps';
 import { tooDim } from './too-dim';
 import { darkJoint, dimEnds } from './uneven';
@@ -14,7 +15,10 @@ import type { RigRule } from './rig-rule';
 export const rigRules: readonly RigRule[] = [
   wrongVolts,
   rigSupply,
-  rigPlugAndWire,
+  rigPlug,
+  rigWire,
+  rigFuse,
+  rigFeedDrop,
   tooDim,
   dimEnds,
   darkJoint,

@@ -1,16 +1,8 @@
-import { LOADED_SHARE } from '../../supply';
 import { formatQuantity } from '../../quantity/format';
-import {
-  LEAST_SHARE,
-  MOST_WARMER,
-  PLUG_ABOVE,
-  plugRatings,
-  QUICK_HERTZ,
-  unitAmps,
-} from '../../overhead/limits';
-import { bySection, BUNDLE_SHARE, feedWires } from '../../part/feed-wire';
-import type { eachRow } from './rig-rule';
+import { LEAST_SHARE, MOST_WARMER, QUICK_HERTZ } from '../../overhead/limits';
+import { thickerFeed } from './feed';
 import { rigPath, type RigRule } from './rig-rule';
+import type { Cure } from '../finding';
 
 /** Rows on volts that are not theirs. */
 export const wrongVolts: RigRule = {
@@ -56,100 +48,6 @@ export const wrongVolts: RigRule = {
   },
 };
 
-/** A supply that is asked for nearly all it gives, or more. */
-export const rigSupply: RigRule = {
-  id: 'rig-supply',
-  judge({ rig, rigId, power }) {
-    if (!power || power.supplyAmps <= LOADED_SHARE * power.limitAmps) return [];
-    const over = power.supplyAmps > power.limitAmps;
-    const next = unitAmps.find((a) => LOADED_SHARE * a >= power.supplyAmps);
-    return [
-      {
-        id: 'rig-supply',
-        severity: over ? ('stop' as const) : ('mind' as const),
-        title: over ? 'The supply cannot feed it' : 'The supply runs near its limit',
-        sentence: `${formatQuantity(power.supplyAmps, 'amp')} of ${formatQuantity(power.limitAmps, 'amp')} at ${formatQuantity(rig.supply.volts, 'volt')}; ${Math.round(100 * LOADED_SHARE)} % is what one uses.`,
-        reason: 'A unit at its limit runs hot and sags, all evening long.',
-        paths: [rigPath(rigId, 'supply', 'amps')],
-        terminals: [],
-        figures: [{ is: power.supplyAmps, limit: LOADED_SHARE * power.limitAmps, unit: 'amp' as const }],
-        cures: next
-          ? [
-              {
-                label: `A unit of ${formatQuantity(next, 'amp')}`,
-                recipe: (draft) => void (draft.rigs[rigId].supply.amps = next),
-              },
-            ]
-          : [],
-      },
-    ];
-  },
-};
-
-/** A plug from module to module, or a feed wire, over what it bears. */
-export const rigPlugAndWire: RigRule = {
-  id: 'rig-plug',
-  judge({ rig, rigId, power }) {
-    if (!power) return [];
-    const { plugAmps, supplyAmps, wireBearsAmps } = power;
-    const plug = plugRatings.find((a) => plugAmps !== null && a >= PLUG_ABOVE * plugAmps);
-    const wire = bySection().find(
-      (w) =>
-        w.id.startsWith('awg') === rig.supply.wire.startsWith('awg') &&
-        w.bearsAmps * BUNDLE_SHARE >= supplyAmps,
-    );
-    return [
-      ...(plugAmps !== null && plugAmps > rig.supply.plugAmps
-        ? [
-            {
-              id: 'rig-plug',
-              severity: 'stop' as const,
-              title: 'The first plug carries too much',
-              sentence: `${formatQuantity(plugAmps, 'amp')} go through the plug of the first module to the others; it bears ${formatQuantity(rig.supply.plugAmps, 'amp')}.`,
-              reason:
-                'Contacts over their rating grow hot and loosen. A larger plug, or a lead of its own to the far modules.',
-              paths: [rigPath(rigId, 'supply', 'plugAmps')],
-              terminals: [],
-              figures: [{ is: plugAmps, limit: rig.supply.plugAmps, unit: 'amp' as const }],
-              cures: plug
-                ? [
-                    {
-                      label: `Plugs of ${formatQuantity(plug, 'amp')}`,
-                      recipe: (draft: Parameters<ReturnType<typeof eachRow>>[0]) =>
-                        void (draft.rigs[rigId].supply.plugAmps = plug),
-                    },
-                  ]
-                : [],
-            },
-          ]
-        : []),
-      ...(supplyAmps > wireBearsAmps
-        ? [
-            {
-              id: 'rig-wire',
-              severity: 'stop' as const,
-              title: 'The feed wire is too thin',
-              sentence: `${formatQuantity(supplyAmps, 'amp')} in ${feedWires[rig.supply.wire].name}, which bears ${formatQuantity(wireBearsAmps, 'amp')} where it lies against timber.`,
-              reason: 'A wire that is warm all evening ages its insulation.',
-              paths: [rigPath(rigId, 'supply', 'wire')],
-              terminals: [],
-              figures: [{ is: supplyAmps, limit: wireBearsAmps, unit: 'amp' as const }],
-              cures: wire
-                ? [
-                    {
-                      label: `${wire.name} instead of ${feedWires[rig.supply.wire].name}`,
-                      recipe: (draft: Parameters<ReturnType<typeof eachRow>>[0]) =>
-                        void (draft.rigs[rigId].supply.wire = wire.id),
-                    },
-                  ]
-                : [],
-            },
-          ]
-        : []),
-    ];
-  },
-};
-
 /** Strip so long that its own copper leaves its far end dim. */
 export const tooLong: RigRule = {
   id: 'rig-too-long',
@@ -158,6 +56,9 @@ export const tooLong: RigRule = {
     return power.rows.flatMap(({ rowId, leastShare }) => {
       if (leastShare >= LEAST_SHARE) return [];
       const row = rig.rows[rowId];
+      const recipe: Cure['recipe'] = (draft) => void (draft.rigs[rigId].rows[rowId].fed = 'both ends');
+      const both: Cure = { label: `Feed ${row.name} at both ends`, recipe };
+      const also = { label: `${row.name} fed at both ends`, recipe };
       return [
         {
           id: `rig-too-long ${rowId}`,
@@ -170,11 +71,9 @@ export const tooLong: RigRule = {
           terminals: [],
           subject: { line: rowId },
           figures: [{ is: 100 * leastShare, limit: 100 * LEAST_SHARE, unit: '%' as const }],
+          // Its far lead is of the feed's wire too: where that is thin, both.
           cures: [
-            {
-              label: `Feed ${row.name} at both ends`,
-              recipe: (draft) => void (draft.rigs[rigId].rows[rowId].fed = 'both ends'),
-            },
+            row.fed === 'both ends' ? thickerFeed(rigId, rig) : [both, ...thickerFeed(rigId, rig, 0, also)],
           ],
         },
       ];

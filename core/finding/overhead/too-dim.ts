@@ -2,9 +2,14 @@ import { freeId } from '../../document/usual-supply';
 import { formatQuantity } from '../../quantity/format';
 import { SEEN_LIGHTNESS } from '../../light/difference';
 import { eyeSteps } from '../../overhead/light';
+import { feedRows, feedWords } from '../../overhead/feed-rows';
+import { FEED_ENOUGH } from '../../overhead/limits';
 import { dimRows, matchOf } from '../../overhead/match';
 import { overheadLamps } from '../../part/overhead-lamp';
+import { isTheFeed, thickerFeed } from './feed';
 import { eachRow, rigPath, type RigRule } from './rig-rule';
+import { putLamp } from './sold-white';
+import type { Layout } from '../../document/layout';
 import type { Cure } from '../finding';
 
 /** From one row to the next where they are added (common practice, no source). */
@@ -13,7 +18,7 @@ const APART = 100;
 /** Less light on the boards than is wanted, or far more. */
 export const tooDim: RigRule = {
   id: 'rig-too-dim',
-  judge({ rig, rigId, light }) {
+  judge({ rig, rigId, light, power }) {
     const steps = eyeSteps(light.meanLux, rig.wanted.lux);
     if (Math.abs(steps) < SEEN_LIGHTNESS || Object.keys(rig.rows).length === 0) return [];
     const match = matchOf(rig, light, rig.wanted.lux);
@@ -38,15 +43,30 @@ export const tooDim: RigRule = {
           ],
         },
       ];
-    const cures: Cure[] = [];
+    const cures: (Cure | readonly Cure[])[] = [];
+    // More light draws more: where its feed cannot give it, what it needs is changed with it.
+    const push = (cure: Cure & { readonly label: string }): void =>
+      void cures.push([
+        cure,
+        {
+          label: (made) => `${cure.label}, fed by ${feedWords(made.rigs[rigId])}`,
+          recipe: (draft) => {
+            cure.recipe(draft);
+            feedRows(draft as Layout, draft.rigs[rigId]);
+          },
+        },
+      ]);
+    // Where the feed takes it no row is sold: a wire that leaves it is tried in the whole network.
+    const byFeed = power !== null && isTheFeed(power.feed.lightShare, match.times);
+    if (power !== null && power.feed.lightShare < FEED_ENOUGH) cures.push(thickerFeed(rigId, rig));
     if (match.level !== null)
-      cures.push({
+      push({
         label: 'Dim the rows less',
         recipe: (draft) => dimRows(draft.rigs[rigId], match.times),
       });
     const { ofRow } = match;
-    if (ofRow !== null && match.more > 0 && match.more <= 6)
-      cures.push({
+    if (!byFeed && ofRow !== null && match.more > 0 && match.more <= 6)
+      push({
         label: `${match.more} more ${match.more === 1 ? 'row' : 'rows'} like ${rig.rows[ofRow].name}`,
         recipe: (draft) => {
           const own = draft.rigs[rigId];
@@ -79,13 +99,12 @@ export const tooDim: RigRule = {
           .sort((a, b) => a.lumens - b.lumens)
           .at(0)
       : undefined;
-    if (stronger)
-      cures.push({
+    if (!byFeed && stronger)
+      push({
         label: `${stronger.name} in every row`,
         recipe: eachRow(rigId, (row) => {
           if (row.form !== 'strip' || row.volts !== stronger.volts) return;
-          const { lumens, watts, cutMillimetres, copperOhms, price } = stronger;
-          Object.assign(row, { lumens, watts, cutMillimetres, copperOhms, price });
+          putLamp(row, stronger);
         }),
       });
     return [
