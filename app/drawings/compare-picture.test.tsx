@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { boatTrain } from '../../tests/generated';
 import { anyJobIn } from '../../core/document/jobs';
 import { presetNameOf, type PresetName } from '../../core/document/presets';
-import { compareStudy } from '../../core/study/compare';
+import { compareStudy } from '../../core/finding/compare';
 import { wiredBy } from '../../core/study/other-ways';
 import { useLayoutStore } from '../store/layout-store';
 import { ComparePicture } from './compare-picture';

@@ -8,8 +8,8 @@ import { FigureTable } from '../fields/figure-table';
 import { useLayoutStore } from '../store/layout-store';
 import { hand as slowHand } from '../workers/desk';
 import { textOf, useStudy } from '../workers/use-study';
-import type { AnyJob } from '../../core/document/layout';
-import type { ComparedWay, FailedWay } from '../../core/study/compare';
+import type { AnyJob, Layout } from '../../core/document/layout';
+import type { ComparedWay, FailedWay } from '../../core/finding/compare';
 import type { Patch } from '../../core/document/patch';
 import type { PictureProps } from '../kinds/face';
 import './compare.css';
@@ -25,12 +25,16 @@ export interface WayToTry {
 interface Offered {
   readonly patches: readonly Patch[] | null;
   readonly refused: string | null;
+  /** Supplies it hangs on that the layout has not got yet. */
+  readonly supplies?: Layout['supplies'];
 }
 
 /** One way as it is shown. */
 export interface WayRow {
   readonly id: string;
   readonly name: string;
+  /** Its name, with what has to be said of it. */
+  readonly said?: ReactNode;
   /** Null for what the job never was or no longer is. */
   readonly way: ComparedWay | FailedWay | null;
   readonly light: ReactNode;
@@ -70,9 +74,19 @@ export function Compared({ layout, jobId, ways, offer, besides = [], children }:
   const [busy, setBusy] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const job = anyJobIn(layout, jobId);
-  const rows = [...(compared.answer ?? []).map((way) => rowOf(way, layout.currency)), ...besides];
-  const put = (id: string, name: string, patches: readonly Patch[]): void =>
+  const setting = sharedSetting(compared.answer ?? []);
+  const rows = [
+    ...(compared.answer ?? []).map((way) => rowOf(way, layout.currency, setting === null)),
+    ...besides,
+  ];
+  const put = (
+    id: string,
+    name: string,
+    patches: readonly Patch[],
+    supplies: Layout['supplies'] = {},
+  ): void =>
     edit(`Variant: ${name}`, (draft) => {
+      Object.assign(draft.supplies, supplies);
       const { variants } = anyJobIn<AnyJob>(draft as never, jobId);
       const order = 1 + Math.max(0, ...Object.values(variants).map((v) => v.order));
       variants[freeId(variants, id)] = { order, name, patches: patches.map((p) => ({ ...p })) };
@@ -81,9 +95,9 @@ export function Compared({ layout, jobId, ways, offer, besides = [], children }:
     setBusy(way.id);
     setRefusal(null);
     try {
-      const { patches, refused } = await offer(way);
+      const { patches, refused, supplies } = await offer(way);
       if (refused !== null || !patches) setRefusal(`${way.name}: ${refused ?? 'it cannot be laid out'}`);
-      else put(way.id, way.name, patches);
+      else put(way.id, way.name, patches, supplies);
     } catch (error) {
       setRefusal(textOf(error));
     } finally {
@@ -100,6 +114,7 @@ export function Compared({ layout, jobId, ways, offer, besides = [], children }:
   };
   return (
     <div className="compare">
+      {setting !== null && <p className="hint">Light and current: {setting}.</p>}
       <FigureTable<WayRow>
         label="Ways side by side"
         rows={rows}
@@ -107,12 +122,16 @@ export function Compared({ layout, jobId, ways, offer, besides = [], children }:
         stale={compared.stale}
         mark={(row) => (row.way === null ? 'besides' : '')}
         columns={[
-          ['Way', (row) => row.name],
+          ['Way', (row) => row.said ?? row.name],
           ['Light', (row) => row.light, (row) => figureOf(row, (w) => w.lumens)],
           ['Drawn', (row) => row.drawn, (row) => figureOf(row, (w) => w.supplyAmps)],
           ['Cost', (row) => row.cost, (row) => figureOf(row, (w) => w.cost)],
           ['Joints', (row) => row.joints, (row) => figureOf(row, (w) => w.joints)],
-          ['Holds half', (row) => row.holds, (row) => figureOf(row, (w) => w.holdSeconds ?? Infinity)],
+          [
+            'Half light after',
+            (row) => row.holds,
+            (row) => figureOf(row, (w) => (w.lastsHours ?? 0) * 3600 || (w.holdSeconds ?? Infinity)),
+          ],
           [
             '',
             ({ way }) =>
@@ -170,7 +189,7 @@ export function Compared({ layout, jobId, ways, offer, besides = [], children }:
 const figureOf = ({ way }: WayRow, figure: (way: ComparedWay) => number): number =>
   way === null || isFailed(way) ? Infinity : figure(way);
 
-function rowOf(way: ComparedWay | FailedWay, currency: string): WayRow {
+function rowOf(way: ComparedWay | FailedWay, currency: string, tellsSetting: boolean): WayRow {
   const own = { id: way.variantId ?? 'as-it-stands', name: way.name, way };
   if (isFailed(way)) {
     const light = <span className="field-refusal">{way.failure}</span>;
@@ -178,10 +197,28 @@ function rowOf(way: ComparedWay | FailedWay, currency: string): WayRow {
   }
   return {
     ...own,
+    said: (
+      <>
+        {way.name}
+        {tellsSetting && <small>{way.setting}</small>}
+        <small>{findingWords(way)}</small>
+        {way.wrong.slice(0, MOST_WRONG).map(({ says, lamps }) => (
+          <small className="lacks" key={says}>
+            {says}: {lampWords(lamps, way.lamps)}
+          </small>
+        ))}
+        {way.wrong.length > MOST_WRONG && (
+          <small className="lacks">
+            and {way.wrong.length - MOST_WRONG} more of {way.states} states
+          </small>
+        )}
+      </>
+    ),
     light: (
       <>
         {way.lux === null ? formatQuantity(way.lumens, 'lumen') : formatQuantity(way.lux, 'lux')}{' '}
         <small>{way.word}</small>
+        {way.showsFrom && <small>{showsWords(way.showsFrom)}</small>}
       </>
     ),
     drawn: (
@@ -195,11 +232,51 @@ function rowOf(way: ComparedWay | FailedWay, currency: string): WayRow {
       </>
     ),
     joints: way.joints,
-    holds:
-      way.holdSeconds === null
-        ? 'over 120 s'
-        : way.holdSeconds === 0
-          ? 'no time'
-          : formatQuantity(way.holdSeconds, 'second', { significant: 2 }),
+    holds: (
+      <>
+        {holdsWords(way)} <small>{way.lastsHours === null ? 'power cut' : 'on its cells'}</small>
+      </>
+    ),
   };
+}
+
+/** So many wrong states are told one by one, and so many lamps of each. */
+const MOST_WRONG = 2;
+const MOST_NAMED = 2;
+
+/** Which lamps show wrongly, in words. */
+function lampWords(lamps: readonly string[], of: number): string {
+  if (lamps.length === of && of > 1) return `all ${of} lamps show wrongly`;
+  const more = lamps.length - MOST_NAMED;
+  const named = lamps.slice(0, MOST_NAMED).join(', ');
+  return `${named}${more > 0 ? ` and ${more} more` : ''} ${lamps.length === 1 ? 'shows' : 'show'} wrongly`;
+}
+
+function findingWords({ findings: { stop, mind, note } }: ComparedWay): string {
+  const of = [
+    stop > 0 && `${stop} to stop for`,
+    mind > 0 && `${mind} to mind`,
+    note > 0 && `${note} ${note === 1 ? 'note' : 'notes'}`,
+  ].filter((w) => w !== false);
+  return of.length > 0 ? of.join(', ') : 'nothing needs attention';
+}
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/** From which throttle on it shows. */
+const showsWords = ({ first, all }: { readonly first: number; readonly all: number }): string =>
+  percent(first) === percent(all)
+    ? `shows from ${percent(all)} throttle`
+    : `shows from ${percent(first)}, all from ${percent(all)} throttle`;
+
+function holdsWords({ holdSeconds, lastsHours }: ComparedWay): string {
+  if (lastsHours !== null) return `${lastsHours.toPrecision(2)} h`;
+  if (holdSeconds === null) return 'over 120 s';
+  return holdSeconds === 0 ? 'no time' : formatQuantity(holdSeconds, 'second', { significant: 2 });
+}
+
+/** The setting that all rows stand at; null where they differ, and each says its own. */
+function sharedSetting(ways: readonly (ComparedWay | FailedWay)[]): string | null {
+  const settings = [...new Set(ways.flatMap((w) => (isFailed(w) ? [] : [w.setting])))];
+  return settings.length === 1 ? settings[0] : null;
 }

@@ -19,7 +19,7 @@ import type { Buildable } from '../../core/build/lists/can-build';
 import type { ShoppingList } from '../../core/build/lists/shopping';
 import type { PresetName } from '../../core/document/presets';
 import type { WayOffered } from '../../core/study/other-ways';
-import type { ComparedWay, FailedWay } from '../../core/study/compare';
+import type { ComparedWay, FailedWay } from '../../core/finding/compare';
 import type { HookUpWay } from '../../core/study/hook-up-ways';
 import type { Finding } from '../../core/finding/finding';
 import type { Layout } from '../../core/document/layout';
@@ -157,7 +157,7 @@ export const questions = {
   },
   /** Ways of lighting a job, each solved. */
   async compare(layout: Layout, { jobId }: OfJob): Promise<(ComparedWay | FailedWay)[]> {
-    const { compareStudy } = await import('../../core/study/compare');
+    const { compareStudy } = await import('../../core/finding/compare');
     return compareStudy(layout, jobId);
   },
   async judgeTrain(layout: Layout, { trainId }: OfTrain): Promise<Finding[]> {

@@ -14,7 +14,7 @@ import { setAt } from '../finding/cures';
 import { rules } from '../finding/rules';
 import { StudyDesk } from '../finding/studies';
 import { benchOf } from '../study/bench';
-import { compareStudy } from '../study/compare';
+import { compareStudy } from '../finding/compare';
 import { powerCutStudy } from '../study/power-cut';
 import { shortestProof } from '../study/shortest-proof';
 import { usualReadings } from '../study/solver';

@@ -7,7 +7,7 @@ import { change, patched } from '../document/patch';
 import { anyJobIn } from '../document/jobs';
 import { presetNameOf, presetOf } from '../document/presets';
 import { benchOf } from './bench';
-import { compareStudy } from './compare';
+import { compareStudy } from '../finding/compare';
 import { keptAsItStands, otherWays, wiredBy } from './other-ways';
 import { Solver } from './solver';
 import { truthTable } from './truth-table';

@@ -9,7 +9,16 @@ import type { Bench } from './bench';
 export function stateWords(
   bench: Pick<Bench, 'job' | 'supply'>,
   state: State,
-  { phase, throttle = false }: { readonly phase?: Phase; readonly throttle?: boolean } = {},
+  {
+    phase,
+    throttle = false,
+    otherwise = 'as it stands',
+  }: {
+    readonly phase?: Phase;
+    readonly throttle?: boolean;
+    /** Where nothing can be set. */
+    readonly otherwise?: string;
+  } = {},
 ): string {
   const { decoder } = bench.job;
   const inputs = inputsOf(bench);
@@ -28,5 +37,5 @@ export function stateWords(
   for (const input of inputs)
     if (input.id.startsWith('switch ') && state[input.id] === false) words.push(`${input.name} off`);
   if (phase && phase.id !== '') words.push(phase.id);
-  return words.join(', ') || 'as it stands';
+  return words.join(', ') || otherwise;
 }

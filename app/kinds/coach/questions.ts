@@ -5,7 +5,8 @@ import { likedLux, proposeLimit, type Proposal } from '../../../core/kinds/coach
 import type { CuttingStudy } from '../../../core/kinds/coach/cutting';
 import type { Layout } from '../../../core/document/layout';
 import type { OfJob, Tell } from '../../workers/questions';
-import type { Patch } from '../../../core/document/patch';
+import type { CellOffer } from '../../../core/kinds/coach/on-cells';
+import type { SchoolOffer } from '../../../core/kinds/coach/schools';
 import type { Placing } from '../../../core/kinds/coach/place-lamps';
 
 interface OfGroup extends OfJob {
@@ -24,8 +25,15 @@ export const coachQuestions = {
   async school(
     layout: Layout,
     { jobId, schoolId }: OfJob & { readonly schoolId: string },
-  ): Promise<{ patches: readonly Patch[] | null; refused: string | null }> {
-    const { offerSchool, schools } = await import('../../../core/kinds/coach/schools');
+  ): Promise<Pick<SchoolOffer, 'patches' | 'refused'> & Partial<Pick<CellOffer, 'supplies'>>> {
+    const [{ offerSchool, schools }, { offerCells, onCells }] = await Promise.all([
+      import('../../../core/kinds/coach/schools'),
+      import('../../../core/kinds/coach/on-cells'),
+    ]);
+    if (schoolId === onCells.id) {
+      const { patches, refused, supplies } = offerCells(layout, jobId);
+      return { patches, refused, supplies };
+    }
     const { patches, refused } = offerSchool(
       layout,
       jobId,

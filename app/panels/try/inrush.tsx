@@ -46,7 +46,7 @@ export function Inrush({
           ['Charged', (way) => chargingNames[way.id]],
           ['peak', (way) => formatQuantity(way.peakAmps, 'amp', { significant: 2 })],
           [
-            'holds half',
+            'half light after',
             (way) =>
               way.holdSeconds === null
                 ? 'over 120 s'

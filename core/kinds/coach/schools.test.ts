@@ -12,7 +12,7 @@ import { benchOf } from '../../study/bench';
 import { costOf, jointsOf } from '../../study/bill';
 import { chargingWays } from '../../study/charging';
 import { refusedCombination } from '../../study/combination';
-import { compareStudy } from '../../study/compare';
+import { compareStudy } from '../../finding/compare';
 import { coachSorts, newCoach, usualLength } from './make';
 import { freeName } from '../../document/free-name';
 import { oldBulbs, oldBulbsOfRake } from './old-bulbs';

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { formatQuantity } from '../../../../core/quantity/format';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
+import { onCells } from '../../../../core/kinds/coach/on-cells';
 import { oldBulbs, oldBulbsOfRake } from '../../../../core/kinds/coach/old-bulbs';
 import { schools } from '../../../../core/kinds/coach/schools';
 import { Compared, type WayRow } from '../../../drawings/compare-picture';
@@ -16,7 +17,7 @@ export function ComparePicture({ layout, jobId }: CoachPictureProps) {
     <Compared
       layout={layout}
       jobId={jobId}
-      ways={schools}
+      ways={[...schools, onCells]}
       offer={({ id }) => slowHand.search('coach/school', layout, { jobId, schoolId: id }).answer}
       besides={bulbRows(layout, jobId)}
     >

@@ -83,7 +83,7 @@ export function CoachScene(props: PanelProps<CoachRecord>) {
   );
 }
 
-/** What it draws, how long it holds its light, and its dimmest window. */
+/** What it draws, when it is dark once the power goes, and its dimmest window. */
 export function CoachFigures(props: PanelProps<CoachRecord>) {
   const { solved, hand, live } = props;
   const { seconds, cut, shown } = useFading(props);
@@ -96,7 +96,7 @@ export function CoachFigures(props: PanelProps<CoachRecord>) {
     <dl className="stage-figures">
       <DrawnNow solved={solved} hand={hand} liveAmps={now?.supplyAmps} />
       <div className={cut.stale ? 'stale' : undefined}>
-        <dt>{hand.power ? 'holds its light' : 'without power'}</dt>
+        <dt>{hand.power ? 'dark after' : 'without power'}</dt>
         <dd data-figure="hold" title={cut.stale ? 'being worked out' : undefined}>
           {hand.power ? holdText(cut.answer) : seconds.toFixed(2)} <small>s</small>
         </dd>
