@@ -40,6 +40,13 @@ export default defineConfig({
         // What most pages share comes in one file: many small ones weigh more.
         codeSplitting: {
           groups: [
+            // The line shows every kind: its small pictures come together, what they share beside them.
+            {
+              name: 'on-line',
+              test: /\/kinds\/\w+\/on-line/,
+              includeDependenciesRecursively: false,
+              priority: 2,
+            },
             {
               // Nothing of it may be what the worker uses too, which has no document.
               name: 'house',

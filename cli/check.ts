@@ -1,5 +1,6 @@
 import { inOrder } from '../core/document/in-order';
 import { checkJob } from '../core/finding/check';
+import { causes, followersOf } from '../core/finding/follows';
 import { judgeNetwork } from '../core/finding/feed/judge-network';
 import { judgeRig } from '../core/finding/overhead';
 import { judgeShared } from '../core/finding/supply';
@@ -54,9 +55,11 @@ export function run(words: readonly string[]): number {
         continue;
       }
       print(`${name}: ${findings.length === 0 ? 'nothing needs attention' : ''}\n`);
-      for (const f of findings) {
+      for (const f of causes(findings)) {
         print(`  ${f.severity.toUpperCase()} ${f.title}. ${f.sentence}\n`);
         for (const r of f.remedies) print(`       cure: ${r.label}\n`);
+        for (const g of followersOf(findings, f))
+          print(`       with it: ${g.severity}: ${g.title}. ${g.sentence}\n`);
       }
     }
   }

@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { memo } from 'react';
+import { causes, followersOf } from '../../core/finding/follows';
 import { More } from '../fields/more';
 import type { Finding, Remedy, Severity } from '../../core/finding/finding';
 import './findings.css';
@@ -34,7 +35,7 @@ export const FindingsPanel = memo(function FindingsPanel({
       <header>
         <h2>What needs attention</h2>
         <span className="count" role="status">
-          {stale ? 'looking…' : findings.length === 0 ? '' : String(findings.length)}
+          {stale ? 'looking…' : findings.length === 0 ? '' : String(causes(findings).length)}
         </span>
       </header>
       {failure && <p className="field-refusal">{failure}</p>}
@@ -44,9 +45,10 @@ export const FindingsPanel = memo(function FindingsPanel({
           <p>Every part is within what it bears, and the lamps light.</p>
         </div>
       )}
-      {findings.map((f) => (
+      {causes(findings).map((f) => (
         <article key={f.id} className={`finding ${f.severity}`} data-rule={f.rule}>
           <Told finding={f} />
+          <Followers findings={followersOf(findings, f)} />
           {f.remedies.length > 0 && (
             // Asleep as one: an edit puts every press here to sleep, and draws none of them anew for it.
             <fieldset className="cures" disabled={stale}>
@@ -77,6 +79,24 @@ const Told = memo(function Told({ finding }: { readonly finding: Finding }) {
     </>
   );
 });
+
+/** What follows from a finding, folded beneath it: every cure of it puts these right too. */
+function Followers({ findings }: { readonly findings: readonly Finding[] }) {
+  if (findings.length === 0) return null;
+  const label =
+    findings.length === 1 ? 'One more that goes with it' : `${findings.length} more that go with it`;
+  return (
+    <More label={label}>
+      <ul className="followers">
+        {findings.map((f) => (
+          <li key={f.id} data-rule={f.rule}>
+            <b>{f.title}</b> {f.sentence}
+          </li>
+        ))}
+      </ul>
+    </More>
+  );
+}
 
 interface CureProps extends Pick<FindingsPanelProps, 'onPreview' | 'onApply'> {
   readonly remedy: Remedy;

@@ -41,6 +41,12 @@ export function useJudged(layout: Layout, jobId: string, supplyId?: string): Jud
 
 /** Findings whose cures are still being tried keep the places of those they had: the list must not jump. */
 const withCuresOf = (before: readonly Finding[], now: readonly Finding[]): Finding[] =>
-  now.map((f) =>
-    f.remedies.length > 0 ? f : { ...f, remedies: before.find((b) => b.id === f.id)?.remedies ?? [] },
-  );
+  now.map((f) => {
+    if (f.remedies.length > 0 || f.follows !== undefined) return f;
+    const was = before.find((b) => b.id === f.id);
+    return {
+      ...f,
+      remedies: was?.remedies ?? [],
+      ...(was?.follows !== undefined && { follows: was.follows }),
+    };
+  });

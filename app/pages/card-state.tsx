@@ -1,3 +1,4 @@
+import { causes } from '../../core/finding/follows';
 import type { Finding } from '../../core/finding/finding';
 
 interface CardStateProps {
@@ -22,8 +23,9 @@ export function CardState({ findings, failure }: CardStateProps) {
 
 function attention(findings: readonly Finding[] | null): { className: string; text: string } {
   if (!findings) return { className: 'badge wait', text: 'looking…' };
-  const stops = findings.filter((f) => f.severity === 'stop').length;
-  const minds = findings.filter((f) => f.severity === 'mind').length;
+  const own = causes(findings);
+  const stops = own.filter((f) => f.severity === 'stop').length;
+  const minds = own.filter((f) => f.severity === 'mind').length;
   if (stops > 0) return { className: 'badge stop', text: `${stops} to stop for` };
   if (minds > 0) return { className: 'badge mind', text: `${minds} to mind` };
   return { className: 'badge', text: 'nothing needs attention' };

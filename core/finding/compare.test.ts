@@ -10,6 +10,7 @@ import { keptAsItStands } from '../study/other-ways';
 import { benchOf } from '../study/bench';
 import { throttleSweep } from '../study/throttle-sweep';
 import { checkJob } from './check';
+import { causes } from './follows';
 import { compareStudy, type ComparedWay } from './compare';
 import type { Patch } from '../document/patch';
 import type { Layout } from '../document/layout';
@@ -52,7 +53,7 @@ describe('ways of one coach side by side', () => {
   });
   test('each counts the findings its bench has', () => {
     const [now] = waysOf(there, jobId);
-    const found = checkJob(there, jobId);
+    const found = causes(checkJob(there, jobId));
     for (const severity of ['stop', 'mind', 'note'] as const)
       expect(now.findings[severity]).toBe(found.filter((f) => f.severity === severity).length);
     const bare = change(there, (draft) => {

@@ -17,6 +17,7 @@ import { usualState } from '../study/states';
 import { throttleSweep } from '../study/throttle-sweep';
 import { truthTable } from '../study/truth-table';
 import { checkBench } from './check';
+import { causes } from './follows';
 import { StudyDesk } from './studies';
 import type { Severity } from './finding';
 import type { Layout } from '../document/layout';
@@ -56,7 +57,7 @@ export interface ComparedWay {
   /** States in which something shows wrongly, of so many that can be reached. */
   readonly wrong: readonly WrongState[];
   readonly states: number;
-  /** How many findings it has, by how grave they are. */
+  /** How many findings it has, by how grave they are; what follows from one is not counted again. */
   readonly findings: Readonly<Record<Severity, number>>;
 }
 
@@ -105,7 +106,7 @@ function wayOf(layout: Layout, jobId: string): Omit<ComparedWay, 'variantId' | '
   const kind = kindOf(bench.job.kind);
   const desk = new StudyDesk(bench);
   const findings = { stop: 0, mind: 0, note: 0 };
-  for (const { severity } of checkBench(desk)) findings[severity]++;
+  for (const { severity } of causes(checkBench(desk))) findings[severity]++;
   return {
     lumens: totalLumens(readings),
     lux: kind.look(layout, jobId)?.lux ?? null,

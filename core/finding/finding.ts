@@ -48,6 +48,8 @@ export interface Finding {
   /** The figures behind the sentence, the one that decides first. */
   readonly figures: readonly Figure[];
   readonly remedies: readonly Remedy[];
+  /** The finding from whose cause it follows: each of that one's cures puts it right too. */
+  readonly follows?: string;
 }
 
 /** What might put something right: a recipe, tried before it is offered. */
@@ -61,7 +63,7 @@ export interface Cure {
 }
 
 /** What a rule says of a job: a finding whose cures are still to be tried. */
-export interface Judgement extends Omit<Finding, 'rule' | 'remedies' | 'subject'> {
+export interface Judgement extends Omit<Finding, 'rule' | 'remedies' | 'subject' | 'follows'> {
   readonly subject?: Subject;
   /** Each is offered where it holds; of alternatives the first that does. */
   readonly cures?: readonly (Cure | readonly Cure[])[];

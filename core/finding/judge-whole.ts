@@ -1,5 +1,5 @@
 import { attempt } from '../document/gate';
-import { gravestFirst } from './gravest-first';
+import { followed } from './follows';
 import type { Cure, Finding, Judgement, Remedy } from './finding';
 import type { Layout } from '../document/layout';
 
@@ -21,6 +21,12 @@ interface Judged extends Judgement {
   readonly rule: string;
 }
 
+/** A cure that holds, and the findings that are gone with it. */
+interface Held {
+  readonly remedy: Remedy;
+  readonly clears: ReadonlySet<string>;
+}
+
 /** A cure that has nothing to change. */
 class NothingToChange extends Error {}
 
@@ -35,7 +41,7 @@ export function judgeWhole<S>(layout: Layout, whole: Whole<S>): Finding[] {
   };
   const found = judged(layout);
   const stops = new Set(found.filter((f) => f.severity === 'stop').map((f) => f.id));
-  const tried = (of: Judged, cure: Cure): Remedy | null => {
+  const tried = (of: Judged, cure: Cure): Held | null => {
     const made = attempt(layout, (draft) => {
       if (cure.recipe(draft) === false) throw new NothingToChange();
     });
@@ -44,26 +50,34 @@ export function judgeWhole<S>(layout: Layout, whole: Whole<S>): Finding[] {
     if (after.some((f) => f.id === of.id || (f.severity === 'stop' && !stops.has(f.id)))) return null;
     const label = typeof cure.label === 'string' ? cure.label : cure.label(made.change.layout);
     const dearer = whole.cost ? whole.cost(made.change.layout) - whole.cost(layout) : 0;
+    const left = new Set(after.map((f) => f.id));
     return {
-      label:
-        Math.abs(dearer) < SAME_PRICE
-          ? label
-          : `${label} (${dearer > 0 ? '+' : '−'}${Math.abs(dearer).toFixed(2)} ${layout.currency})`,
-      patches: made.change.patches,
+      clears: new Set(found.map((f) => f.id).filter((id) => !left.has(id))),
+      remedy: {
+        label:
+          Math.abs(dearer) < SAME_PRICE
+            ? label
+            : `${label} (${dearer > 0 ? '+' : '−'}${Math.abs(dearer).toFixed(2)} ${layout.currency})`,
+        patches: made.change.patches,
+      },
     };
   };
-  return gravestFirst(
-    found.map((judgement) => {
-      const { cures = [], onlyIfCured, explains, subject = {}, ...finding } = judgement;
-      void [onlyIfCured, explains];
-      const remedies = cures.flatMap((cure) => {
-        for (const one of [cure].flat()) {
-          const remedy = tried(judgement, one);
-          if (remedy) return [remedy];
-        }
-        return [];
-      });
-      return { ...finding, subject, remedies };
-    }),
-  );
+  const clearedBy = new Map<string, ReadonlySet<string>[]>();
+  const findings = found.map((judgement) => {
+    const { cures = [], onlyIfCured, explains, subject = {}, ...finding } = judgement;
+    void [onlyIfCured, explains];
+    const held = cures.flatMap((cure) => {
+      for (const one of [cure].flat()) {
+        const holds = tried(judgement, one);
+        if (holds) return [holds];
+      }
+      return [];
+    });
+    clearedBy.set(
+      finding.id,
+      held.map((h) => h.clears),
+    );
+    return { ...finding, subject, remedies: held.map((h) => h.remedy) };
+  });
+  return followed(findings, clearedBy);
 }

@@ -2,6 +2,7 @@ import { CircuitError } from '../circuit/error';
 import { attemptPatches } from '../document/gate';
 import { change, patchesBetween } from '../document/patch';
 import { benchIn, type Bench } from '../study/bench';
+import { followed } from './follows';
 import { gravestFirst } from './gravest-first';
 import { lampsLost } from './keeps-work';
 import { rules } from './rules';
@@ -108,18 +109,23 @@ export function* checkBenchInSteps(
   yield gravestFirst([...sure, ...unjudged(bench, silenced, sure)]);
   const trial = new Trial(desk, [...rules, ...own], found);
   const findings: Finding[] = [];
+  const clearedBy = new Map<string, ReadonlySet<string>[]>();
   for (const judgement of found) {
     const { cures = [], onlyIfCured } = judgement;
     const finding = uncured(judgement);
-    const held: { readonly remedy: Remedy; readonly says: string | undefined }[] = [];
+    const held: (Held & { readonly says: string | undefined })[] = [];
     for (const cure of cures) {
       for (const one of [cure].flat()) {
-        const remedy = yield* trial.of(judgement, one);
-        if (!remedy) continue;
-        held.push({ remedy, says: one.says });
+        const holds = yield* trial.of(judgement, one);
+        if (!holds) continue;
+        held.push({ ...holds, says: one.says });
         break;
       }
     }
+    clearedBy.set(
+      finding.id,
+      held.map((h) => h.clears),
+    );
     if (onlyIfCured && held.length === 0) continue;
     const says = held.find((h) => h.says !== undefined)?.says;
     findings.push({
@@ -128,7 +134,7 @@ export function* checkBenchInSteps(
       remedies: held.map((h) => h.remedy),
     });
   }
-  return gravestFirst([...findings, ...unjudged(bench, silenced, findings)]);
+  return followed([...findings, ...unjudged(bench, silenced, findings)], clearedBy);
 }
 
 /** Rules that could not judge, for want of a study, are named; the others stand. */
@@ -156,6 +162,12 @@ function unjudged(
   ];
 }
 
+/** A cure that holds, and the findings that are gone with it. */
+interface Held {
+  readonly remedy: Remedy;
+  readonly clears: ReadonlySet<string>;
+}
+
 /** Tries cures on a job: applied, judged, what is newly wrong mended, and dropped where that does not end well. */
 class Trial {
   private readonly rules: readonly Rule[];
@@ -171,17 +183,19 @@ class Trial {
   }
 
   /** @returns null for a cure that does not hold */
-  *of(of: Judged, cure: Cure): Steps<Remedy | null> {
+  *of(of: Judged, cure: Cure): Steps<Held | null> {
     const { bench } = this.desk;
     const tried = attempt(bench.layout, cure.recipe);
     if (tried === null || tried === bench.layout) return null;
     let at: Layout = tried;
+    let left: readonly Judged[] = [];
     const own = this.all.filter((r) => r.id === of.rule);
     // The least that is asked: its own finding is gone.
     if (!clears(yield* this.judgedIn(at, own), of)) return null;
     for (let round = 0; round <= MOST_ROUNDS; round++) {
       const now = yield* this.judgedIn(at, this.rules);
       if (now === null) return null;
+      left = now;
       const wrong = yield* this.wrongBefore();
       const fresh = now.filter((f) => isNew(f, wrong));
       if (fresh.length === 0) break;
@@ -199,7 +213,13 @@ class Trial {
     const path = ['jobs', bench.jobId];
     const patches = patchesBetween(bench.layout.jobs[bench.jobId], at.jobs[bench.jobId], path);
     if (patches.length === 0 || !attemptPatches(bench.layout, patches).ok) return null;
-    return { label: typeof cure.label === 'string' ? cure.label : cure.label(at), patches };
+    const label = typeof cure.label === 'string' ? cure.label : cure.label(at);
+    // What takes longer to judge is not known to be gone.
+    const isTried = new Set(this.rules.map((r) => r.id));
+    const gone = this.found
+      .filter((f) => isTried.has(f.rule) && !left.some((l) => l.id === f.id))
+      .map((f) => f.id);
+    return { remedy: { label, patches }, clears: new Set(gone) };
   }
 
   /** Whether a lamp that did as meant in some state does so no more. */

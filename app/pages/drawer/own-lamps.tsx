@@ -13,6 +13,9 @@ import { lampColours, printedLamp, type LampColourName } from '../../../core/par
 import { usualOwnLamp, type OwnLamp } from '../../../core/document/drawer-record';
 import { SelectField } from '../../fields/select-field';
 
+/** What no meter of a bench tells, in volts. */
+const LEAST_MISS_VOLTS = 1e-4;
+
 const nextOrder = (records: Readonly<Record<string, { readonly order: number }>>): number =>
   1 + Math.max(0, ...Object.values(records).map((r) => r.order));
 
@@ -206,8 +209,11 @@ function OwnLampCard({ id, lamp, used }: OwnLampCardProps) {
         </p>
       )}
       <p className="hint">
-        {formatQuantity(curve.forwardVolts, 'volt')} at {formatQuantity(curve.testAmps, 'amp')}, misses the
-        readings by {formatQuantity(curve.errorVolts, 'volt', { significant: 2 })}.
+        {formatQuantity(curve.forwardVolts, 'volt')} at {formatQuantity(curve.testAmps, 'amp')},{' '}
+        {curve.errorVolts < LEAST_MISS_VOLTS
+          ? 'through every reading'
+          : `misses the readings by ${formatQuantity(curve.errorVolts, 'volt', { significant: 2 })}`}
+        .
       </p>
       <div className="two-fields">
         <NumberField

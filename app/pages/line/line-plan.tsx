@@ -1,5 +1,6 @@
 import { useState, type CSSProperties } from 'react';
 import { Link } from 'react-router';
+import { causes } from '../../../core/finding/follows';
 import { inOrder } from '../../../core/document/in-order';
 import { standsOf, type Spot } from '../../../core/feed/stands';
 import { glowOf } from '../../../core/study/glow';
@@ -242,7 +243,7 @@ function Pins({
 
 function Pin({ layout, jobId, x }: { readonly layout: Layout; readonly jobId: string; readonly x: number }) {
   const { findings, stale } = useJudged(layout, jobId);
-  const grave = findings.filter((f) => f.severity !== 'note');
+  const grave = causes(findings).filter((f) => f.severity !== 'note');
   if (stale || grave.length === 0) return null;
   const stop = grave.some((f) => f.severity === 'stop');
   return (

@@ -1,5 +1,6 @@
 import { anyJobIn } from '../../../core/document/jobs';
 import { formatQuantity } from '../../../core/quantity/format';
+import { heatWords } from '../../../core/quantity/heat-words';
 import { lampNamesOf } from '../../../core/study/lamp-names';
 import { BandedResistor } from '../../drawings/banded-resistor';
 import { NumberField } from '../../fields/number-field';
@@ -29,15 +30,13 @@ export function LimitFields({ layout, jobId, job, solved, circuitId, apart = fal
   const heat = (of: (p: Part) => boolean): string | undefined =>
     solved.readings === null
       ? undefined
-      : formatQuantity(
+      : heatWords(
           Math.max(
             0,
             ...parts
               .filter((p) => p.kind === 'resistor' && p.circuit === circuitId && of(p))
               .map((p) => solved.readings?.parts.get(p.id)?.watts ?? 0),
           ),
-          'watt',
-          { significant: 2 },
         );
   if (circuit.limit === 'none') return null;
   if (circuit.limit === 'limiter') {

@@ -2,6 +2,7 @@ import { anyJobIn } from '../../../core/document/jobs';
 import { putStage, stageOf, takeStage } from '../../../core/document/line-stages';
 import { canSize, ratedVoltsSold } from '../../../core/part/electrolytic';
 import { formatQuantity } from '../../../core/quantity/format';
+import { heatWords } from '../../../core/quantity/heat-words';
 import { CheckField } from '../../fields/check-field';
 import { More } from '../../fields/more';
 import { NumberField } from '../../fields/number-field';
@@ -84,7 +85,7 @@ export function LineStageFields({ jobId, job, solved, lineId }: LineStageFieldsP
             unit="ohm"
             figure={charge.ohms}
             limits={{ least: 0.1, most: 1e5, range: '0.1 Ω to 100 kΩ' }}
-            aside={formatQuantity(chargeWatts, 'watt', { significant: 2 })}
+            aside={heatWords(chargeWatts)}
             onCommit={(ohms) => put('Charge resistor', 'charge', { ...charge, ohms })}
           />
           <WattageField
@@ -104,14 +105,7 @@ export function LineStageFields({ jobId, job, solved, lineId }: LineStageFieldsP
           The reservoir charges gently and gives freely; lamps do not feed through the resistor.
         </p>
         <CheckField
-          label={
-            <>
-              Regulator board{' '}
-              {regulator && (
-                <small>{formatQuantity(regulatorWatts, 'watt', { significant: 2 })} of heat</small>
-              )}
-            </>
-          }
+          label={<>Regulator board {regulator && <small>{heatWords(regulatorWatts)}</small>}</>}
           checked={regulator !== null}
           onChange={(on) =>
             put(

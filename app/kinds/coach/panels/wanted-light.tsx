@@ -14,6 +14,7 @@ import { shareOfLightness } from '../../../../core/light/lightness';
 import { FULL_LUX, nearestWord, wantedWords, windowLightness } from '../../../../core/light/wanted';
 import { wattsName } from '../../../../core/part/resistor';
 import { formatQuantity } from '../../../../core/quantity/format';
+import { heatWords } from '../../../../core/quantity/heat-words';
 import { sumByHand } from '../../../../core/study/by-hand';
 import { coachIn } from '../../../../core/kinds/coach/jobs';
 import { fitLimit } from '../../../../core/kinds/coach/proposal';
@@ -105,8 +106,7 @@ export function WantedLight({ layout, jobId, solved }: CoachProps) {
                 : `${formatQuantity(offered.amps, 'amp')} a lamp`}
               {offered.limitedBy === 'lamp' && ', the most these lamps bear for long'}
               {offered.limitedBy === 'supply' && ', the most this supply can do'}
-              {offered.from === 'drawer' && ', from the drawer'}:{' '}
-              {formatQuantity(offered.watts, 'watt', { significant: 2 })} of heat
+              {offered.from === 'drawer' && ', from the drawer'}: {heatWords(offered.watts)}
               {offered.limit !== 'limiter' && `, a ${wattsName(offered.ratedWatts)} body`}.
             </>
           ) : proposal.stale ? (
@@ -134,9 +134,9 @@ export function WantedLight({ layout, jobId, solved }: CoachProps) {
         {group && <Liked layout={layout} jobId={jobId} circuitId={group.id} onLike={wants} />}
         {offered && (
           <>
-            <p className="list-head">{figureOf(offered, offered.exact)} would hit it exactly. To be had:</p>
+            <p className="list-head">{exactWords(offered, job.wantedLux)}</p>
             <ul className="offer-list" aria-label="What can be had">
-              {offered.offers.map((o) => (
+              {(offered.limitedBy === 'supply' ? [] : offered.offers).map((o) => (
                 <li key={o.from}>
                   <span>
                     <b>{figureOf(offered, o.figure)}</b> <small>{offerName(o)}</small>
@@ -228,4 +228,18 @@ function Liked({ layout, jobId, circuitId, onLike }: LikedProps) {
       )}
     </>
   );
+}
+
+/** What would hit the wanted light, or why nothing does. */
+function exactWords(offered: Proposal, wantedLux: number): string {
+  const [exact, gives, wanted] = [
+    figureOf(offered, offered.exact),
+    formatQuantity(offered.lux, 'lux', { significant: 2 }),
+    formatQuantity(wantedLux, 'lux', { significant: 2 }),
+  ];
+  if (offered.limitedBy === 'supply')
+    return `With nothing in its way this supply gives ${gives} of the ${wanted} that are wanted: these lamps ask for more volts than it has. More cells, another supply or other lamps do it.`;
+  if (offered.limitedBy === 'lamp')
+    return `${exact} is as far as these lamps go for long: ${gives} of the ${wanted} that are wanted. More lamps do the rest. To be had:`;
+  return `${exact} would hit it exactly. To be had:`;
 }
