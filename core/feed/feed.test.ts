@@ -303,6 +303,7 @@ describe('what is judged of the power under the boards', () => {
       'short-not-cleared',
       tail(draws(0.3), { wire: '7-0.2', metres: 30, limitAmps: 20, parts: quickFuse(1.25) }),
     ],
+    ['fuse-never-blows', tail(draws(0.3), { wire: '16-0.2', metres: 21, limitAmps: 3, parts: quickFuse(5) })],
     ['wire-too-thin', tail(draws(2), { wire: '7-0.2', metres: 0.5, parts: quickFuse(1.25) })],
     ['supply-loaded', tail(draws(4.5), { wire: '50-0.25', metres: 1, limitAmps: 5 })],
     [
@@ -364,6 +365,12 @@ describe('what is judged of the power under the boards', () => {
     expect(told.title).toContain('The booster does not cut off');
     const near = edit(far, (d) => void (d.network.runs['run-1'].millimetres = 5000));
     expect(ids(near)).not.toContain('short-not-cleared');
+  });
+  test('a fuse below what the supply gives may blow, and is not told as one that never does', () => {
+    const behind = (amps: number) =>
+      ids(tail(draws(0.3), { wire: '16-0.2', metres: 21, limitAmps: 3, parts: quickFuse(amps) }));
+    expect(behind(2.5)).not.toContain('fuse-never-blows');
+    expect(behind(3.15)).toContain('fuse-never-blows');
   });
   test('a joint deeper under a board than an arm reaches is told, and is brought to the front', () => {
     const deep = edit(tail(draws(0.5), { metres: 2, parts: quickFuse(1) }), (d) => {

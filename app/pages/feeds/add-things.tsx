@@ -20,7 +20,7 @@ interface AddThingsProps {
 
 /** What may be put on the plan besides jobs and supplies. */
 const things: readonly { readonly name: string; readonly is: NodePart; readonly fed: boolean }[] = [
-  { name: 'Lamps', is: { kind: 'lamps', count: 6, part: 'white-warm', ohms: 560 }, fed: true },
+  { name: 'Lamps', is: { kind: 'lamps', count: 6, part: 'white-warm', ohms: 820 }, fed: true },
   { name: 'Terminal strip', is: { kind: 'strip', ways: 8, ratedAmps: 8, contactOhms: 0.004 }, fed: true },
   { name: 'Joint', is: { kind: 'tap' }, fed: true },
   {

@@ -3,9 +3,11 @@ import { contactOverload } from './contact-overload';
 import { converterLimits } from './converters';
 import { dimmerFarOut } from './dimmer-far-out';
 import { feedNoAnswer } from './no-answer';
+import { fuseNeverBlows } from './fuse-never-blows';
 import { inrushTogether } from './inrush-together';
 import { jointReach } from './joint-reach';
 import { notFed } from './not-fed';
+import { planLamps } from './plan-lamps';
 import { runColours } from './run-colours';
 import { shortNotCleared } from './short-not-cleared';
 import { trackVolts } from './track-volts';
@@ -24,8 +26,10 @@ export const feedRules: readonly FeedRule[] = [
   wireTooThin,
   wireAndFuse,
   shortNotCleared,
+  fuseNeverBlows,
   contactOverload,
   converterLimits,
+  planLamps,
   dimmerFarOut,
   trackVolts,
   notFed,
