@@ -270,7 +270,7 @@ const showsWords = ({ first, all }: { readonly first: number; readonly all: numb
     : `shows from ${percent(first)}, all from ${percent(all)} throttle`;
 
 function holdsWords({ holdSeconds, lastsHours }: ComparedWay): string {
-  if (lastsHours !== null) return `${lastsHours.toPrecision(2)} h`;
+  if (lastsHours !== null) return `${Number(lastsHours.toPrecision(2))} h`;
   if (holdSeconds === null) return 'over 120 s';
   return holdSeconds === 0 ? 'no time' : formatQuantity(holdSeconds, 'second', { significant: 2 });
 }

@@ -1,7 +1,7 @@
 import { lowRiskPercent } from '../light/flicker';
 import { BUNDLE_SHARE, feedWires } from '../part/feed-wire';
 import { channels } from '../part/overhead-lamp';
-import { fuseRatings } from '../part/fuse-ratings';
+import { FUSE_ABOVE, fuseRatings } from '../part/fuse-ratings';
 import { areaOf } from './area';
 import { litRows } from './geometry';
 import { ampsBefore, CONVERTER_EFFICIENCY, feedVolts, isConverted, rigNetwork } from './rig-network';
@@ -79,9 +79,6 @@ export interface RigPower {
   readonly pulsed: PulsedLight | null;
 }
 
-/** A fuse is chosen this much above what flows (common practice, no source). */
-export const FUSE_ABOVE = 1.4;
-
 const sum = (of: readonly number[]): number => of.reduce((a, b) => a + b, 0);
 
 /** Light of one unit of a row as its bag says, in lumens. */
@@ -124,11 +121,9 @@ export function rigPower(layout: Pick<Layout, 'boards'>, rig: RigRecord): RigPow
       warmerKelvin: metres > 0 ? channels[row.channel].kelvinPerWatt * (watts / metres) * row.level : 0,
     };
   });
-  const volts = [
-    ...new Set(litRows(rig).flatMap((r) => (r.converter && r.volts < rig.supply.volts ? [r.volts] : []))),
-  ];
+  const volts = [...new Set(litRows(rig).flatMap((r) => (isConverted(rig, r) ? [r.volts] : [])))];
   const converters = volts.map((v): RigConverter => {
-    const own = rows.filter((r) => rig.rows[r.rowId].converter && rig.rows[r.rowId].volts === v);
+    const own = rows.filter((r) => isConverted(rig, rig.rows[r.rowId]) && rig.rows[r.rowId].volts === v);
     const [outAmps, inAmps] = [sum(own.map((r) => r.amps)), sum(own.map((r) => r.supplyAmps))];
     return {
       volts: v,

@@ -1,12 +1,8 @@
 import { formatQuantity } from '../../quantity/format';
-import { CLEARED_SECONDS, fuseSpeeds, goesWithin } from '../../part/fuse-speed';
-import { fuseRatings } from '../../part/fuse-ratings';
+import { fuseSpeeds } from '../../part/fuse-speed';
 import { guardedPlaces, type Guarded } from '../../feed/study';
 import { runPath, type FeedRule } from './feed-rule';
-import type { Cure } from '../finding';
-
-/** A fuse is chosen this much above what flows (common practice, no source). */
-const ABOVE = 1.4;
+import { smallerFuse } from './smaller-fuse';
 
 /** A fuse behind a supply that gives no more than it holds: it can never blow, whatever is shorted. */
 export const fuseNeverBlows: FeedRule = {
@@ -27,10 +23,6 @@ export const fuseNeverBlows: FeedRule = {
       if (at.short.limitAmps > fuse.amps * fuseSpeeds[fuse.speed].bears) return [];
       const run = layout.network.runs[fuse.run];
       const flows = Math.abs(reading.runs.get(fuse.run)!.amps);
-      const smaller = fuseRatings
-        .filter((r) => r < fuse.amps && r >= ABOVE * flows)
-        .filter((r) => (goesWithin(fuse.speed, fuse.carries / r) ?? Infinity) <= CLEARED_SECONDS)
-        .at(-1);
       return [
         {
           id: `fuse-never-blows ${key}`,
@@ -43,20 +35,7 @@ export const fuseNeverBlows: FeedRule = {
           terminals: [],
           subject: { line: fuse.run },
           figures: [{ is: at.short.limitAmps, limit: fuse.amps, unit: 'amp' as const }],
-          cures:
-            smaller === undefined
-              ? []
-              : [
-                  {
-                    label: `A fuse of ${formatQuantity(smaller, 'amp')}`,
-                    recipe: (draft: Parameters<Cure['recipe']>[0]) => {
-                      const part = draft.network.runs[fuse.run].parts[fuse.index];
-                      if (part.kind !== 'fuse') return false;
-                      part.amps = smaller;
-                      return true;
-                    },
-                  },
-                ],
+          cures: smallerFuse(fuse, flows),
         },
       ];
     });

@@ -3,12 +3,8 @@ import { CLEARED_SECONDS, fuseSpeeds, goesWithin } from '../../part/fuse-speed';
 import { feedWires, nextThicker } from '../../part/feed-wire';
 import { supplyKind } from '../../supply';
 import { guardedPlaces, type FeedStudy, type Guarded } from '../../feed/study';
-import { fuseRatings } from '../../part/fuse-ratings';
 import { placePath, type FeedRule } from './feed-rule';
-import type { Cure } from '../finding';
-
-/** A fuse is chosen this much above what flows (common practice, no source). */
-const ABOVE = 1.4;
+import { smallerFuse } from './smaller-fuse';
 
 /** Whether a short at a place is cleared: by what, within how many seconds. */
 function clearing(study: FeedStudy, { short, fuses, place }: Guarded): number | null {
@@ -45,12 +41,6 @@ export const shortNotCleared: FeedRule = {
       const seconds = clearing(study, g);
       const limit = fuse ? fuse.amps * fuseSpeeds[fuse.speed].latest[1][0] : g.short.limitAmps;
       const flows = fuse ? Math.abs(reading.runs.get(fuse.run)!.amps) : 0;
-      const smaller =
-        fuse &&
-        fuseRatings
-          .filter((r) => r < fuse.amps && r >= ABOVE * flows)
-          .filter((r) => (goesWithin(fuse.speed, fuse.carries / r) ?? Infinity) <= CLEARED_SECONDS)
-          .at(-1);
       return {
         id: `short-not-cleared ${fuse?.run ?? supplyId ?? g.place}`,
         severity: 'stop' as const,
@@ -71,19 +61,7 @@ export const shortNotCleared: FeedRule = {
         subject: { part: g.place },
         figures: [{ is: g.short.amps, limit, unit: 'amp' as const }],
         cures: [
-          ...(fuse && smaller !== undefined
-            ? [
-                {
-                  label: `A fuse of ${formatQuantity(smaller, 'amp')}`,
-                  recipe: (draft: Parameters<Cure['recipe']>[0]) => {
-                    const part = draft.network.runs[fuse.run].parts[fuse.index];
-                    if (part.kind !== 'fuse') return false;
-                    part.amps = smaller;
-                    return true;
-                  },
-                },
-              ]
-            : []),
+          ...(fuse ? smallerFuse(fuse, flows) : []),
           {
             label: 'Thicker wire on the way there',
             recipe: (draft) => {

@@ -2,7 +2,7 @@ import { formatQuantity } from '../../quantity/format';
 import { BUNDLE_SHARE, bySection } from '../../part/feed-wire';
 import { isRail, runConductors } from '../../part/rail';
 import { guardedPlaces, type FeedStudy, type Guarded } from '../../feed/study';
-import { fuseRatings } from '../../part/fuse-ratings';
+import { FUSE_ABOVE, fuseRatings } from '../../part/fuse-ratings';
 import { runPath, type FeedRule } from './feed-rule';
 import type { Cure } from '../finding';
 import type { Layout } from '../../document/layout';
@@ -11,9 +11,6 @@ import type { RunPart, RunRecord } from '../../document/network-record';
 /** What a wire of a run bears where it lies. */
 export const bearsOf = ({ wire, bundled }: Pick<RunRecord, 'wire' | 'bundled'>): number =>
   runConductors[wire].bearsAmps * (bundled ? BUNDLE_SHARE : 1);
-
-/** A fuse is chosen this much above what flows (common practice, no source). */
-const ABOVE = 1.4;
 
 /** The end of a run that lies further from the supply: where a short is harder on what guards it. */
 const farEnd = (guarded: ReadonlyMap<string, Guarded>, { from, to }: RunRecord): Guarded | undefined => {
@@ -117,7 +114,7 @@ export const wireAndFuse: FeedRule = {
       const guard = fuse?.amps ?? far.short.limitAmps;
       const wire = `${runConductors[run.wire].name}${run.bundled ? ' in a bundle' : ''}`;
       const through = fuse ? Math.abs(reading.runs.get(fuse.run)!.amps) : flows;
-      const rating = fuseRatings.filter((r) => r <= bears && r >= ABOVE * through).at(-1);
+      const rating = fuseRatings.filter((r) => r <= bears && r >= FUSE_ABOVE * through).at(-1);
       const more = ids.length > 1 ? ` and ${ids.length - 1} more` : '';
       return {
         id: `wire-and-fuse ${key}`,

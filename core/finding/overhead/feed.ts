@@ -1,9 +1,8 @@
 import { LOADED_SHARE } from '../../supply';
 import { formatQuantity } from '../../quantity/format';
 import { FEED_ENOUGH, FEED_LEAST, PLUG_ABOVE, plugRatings, unitAmps } from '../../overhead/limits';
-import { FUSE_ABOVE } from '../../overhead/power';
 import { bySection, BUNDLE_SHARE, feedWires } from '../../part/feed-wire';
-import { fuseRatings } from '../../part/fuse-ratings';
+import { FUSE_ABOVE, fuseRatings } from '../../part/fuse-ratings';
 import { rigPath, type RigRule } from './rig-rule';
 import type { RigRecord } from '../../document/rig-record';
 import type { Cure } from '../finding';
