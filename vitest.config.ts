@@ -1,10 +1,12 @@
 import { defineConfig } from 'vitest/config';
+import { LongestFirst } from './scripts/longest-first';
 
-/** What needs no browser runs two abreast; after it the browser tests, one file at a time. */
+/** What needs no browser runs two abreast; after it the browser tests. */
 const abreast = { maxWorkers: 2, sequence: { groupOrder: 0 } };
 
 export default defineConfig({
   test: {
+    sequence: { sequencer: LongestFirst },
     projects: [
       {
         test: {
@@ -20,9 +22,18 @@ export default defineConfig({
       {
         test: {
           name: 'app',
-          include: ['cli/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.{ts,tsx}'],
+          include: ['app/**/*.test.{ts,tsx}'],
+          environment: 'happy-dom',
           // Each test sets the stores it uses: files share what they import.
           isolate: false,
+          testTimeout: 120_000,
+          ...abreast,
+        },
+      },
+      {
+        test: {
+          name: 'programs',
+          include: ['cli/**/*.test.ts', 'server/**/*.test.ts'],
           testTimeout: 120_000,
           ...abreast,
         },

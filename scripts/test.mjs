@@ -48,7 +48,7 @@ if (!chromium) {
 const report = join(root, '.cache', 'tests.json');
 mkdirSync(join(root, '.cache'), { recursive: true });
 rmSync(report, { force: true });
-const projects = ['unit', 'app', 'fuzz', 'reference', ...(chromium ? ['e2e'] : [])].flatMap((p) => [
+const projects = ['unit', 'app', 'programs', 'fuzz', 'reference', ...(chromium ? ['e2e'] : [])].flatMap((p) => [
   '--project',
   p,
 ]);

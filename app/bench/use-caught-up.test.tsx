@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { act, cleanup, render } from '@testing-library/react';
 import { flushSync } from 'react-dom';
 import { afterEach, expect, test, vi } from 'vitest';

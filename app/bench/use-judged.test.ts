@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { checkJob } from '../../core/finding/check';

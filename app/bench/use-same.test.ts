@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { renderHook } from '@testing-library/react';
 import { expect, test } from 'vitest';
 import { useSame } from './use-same';

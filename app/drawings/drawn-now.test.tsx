@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { cleanup, render } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
 import { solvedJob } from '../../core/study/solved-job';

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { afterEach, expect, test, vi } from 'vitest';
 import { saveDrawings, standalone } from './save-drawing';
 import * as files from '../storage/files';

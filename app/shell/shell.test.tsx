@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { act, cleanup, render, screen } from '@testing-library/react';
 import { Profiler } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { boatTrain, demoJob as COACH } from '../../tests/generated';

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
