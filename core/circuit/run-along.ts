@@ -17,55 +17,78 @@ export interface Run {
   load(k: number, volts: number): Taken;
 }
 
-const MOST_TURNS = 200;
+const MOST_TURNS = 400;
 const SETTLED_VOLTS = 1e-10;
-/** No step is longer: loads bend where they starve. */
-const LONGEST_STEP = 0.5;
 /** Joints that are as good as none. */
 const LEAST_OHMS = 1e-6;
+/** A step that ends with more than this share of the current it began with driving it back went too far. */
+const TOO_FAR = 0.1;
+const LEAST_SHARE = 2 ** -30;
 
 /**
  * Volts at each load of a run between its two conductors. Both conductors carry the same current, so
  * the difference between them follows from the sum of their resistances: Kirchhoff's current law at each
- * load is a tridiagonal system, solved by elimination (Thomas 1949) within Newton's iteration.
+ * load is a tridiagonal system, solved by elimination (Thomas 1949) within Newton's iteration. A step is
+ * halved while it goes too far: loads that take no less at more volts have one answer, the least of a
+ * convex co-content (Millar 1951, from memory), and a step that ends short of the least along its line
+ * always comes nearer.
  * @throws CircuitError when nothing feeds it, or it does not settle
  */
 export function voltsAlong({ loads, ohms, feeds, load }: Run): Float64Array {
   if (feeds.length === 0) throw new CircuitError('floating-node', 'nothing feeds the run', []);
-  const volts = new Float64Array(loads).fill(Math.max(...feeds.map((f) => f.volts)));
   const between = ohms.map((r) => 1 / Math.max(LEAST_OHMS, r));
-  const [diagonal, right, upper] = [0, 1, 2].map(() => new Float64Array(loads));
-  for (let turn = 0; turn < MOST_TURNS; turn++) {
+  const feedSiemens = feeds.map((f) => 1 / Math.max(LEAST_OHMS, f.ohms));
+  const [step, diagonal, upper] = [0, 1, 2].map(() => new Float64Array(loads));
+  let [volts, current, tried, currentThere] = [0, 1, 2, 3].map(() => new Float64Array(loads));
+  volts.fill(Math.max(...feeds.map((f) => f.volts)));
+
+  /** What flows into each load more than it takes, into `more`; the slope of that into `diagonal`. */
+  const balance = (at: Float64Array, more: Float64Array): void => {
     for (let k = 0; k < loads; k++) {
-      const { amps, siemens } = load(k, volts[k]);
-      const [left, next] = [k > 0 ? between[k - 1] : 0, k < loads - 1 ? between[k] : 0];
-      let residual = -amps;
-      if (k > 0) residual += left * (volts[k - 1] - volts[k]);
-      if (k < loads - 1) residual += next * (volts[k + 1] - volts[k]);
-      diagonal[k] = left + next + siemens;
-      for (const feed of feeds)
-        if (feed.at === k) {
-          const g = 1 / Math.max(LEAST_OHMS, feed.ohms);
-          residual += g * (feed.volts - volts[k]);
-          diagonal[k] += g;
-        }
-      right[k] = residual;
+      const { amps, siemens } = load(k, at[k]);
+      const [left, right] = [k > 0 ? between[k - 1] : 0, k < loads - 1 ? between[k] : 0];
+      more[k] = -amps;
+      if (k > 0) more[k] += left * (at[k - 1] - at[k]);
+      if (k < loads - 1) more[k] += right * (at[k + 1] - at[k]);
+      diagonal[k] = left + right + siemens;
     }
-    // Elimination from the left, and back.
+    feeds.forEach((feed, f) => {
+      more[feed.at] += feedSiemens[f] * (feed.volts - at[feed.at]);
+      diagonal[feed.at] += feedSiemens[f];
+    });
+  };
+  /** Newton's step from where the balance was struck. */
+  const eliminate = (): number => {
     for (let k = 0; k < loads; k++) {
       const before = k > 0 ? between[k - 1] : 0;
       const pivot = diagonal[k] - (k > 0 ? before * upper[k - 1] : 0);
       upper[k] = k < loads - 1 ? between[k] / pivot : 0;
-      right[k] = (right[k] + (k > 0 ? before * right[k - 1] : 0)) / pivot;
+      step[k] = (current[k] + (k > 0 ? before * step[k - 1] : 0)) / pivot;
     }
-    let most = 0;
+    let longest = 0;
     for (let k = loads - 1; k >= 0; k--) {
-      if (k < loads - 1) right[k] += upper[k] * right[k + 1];
-      most = Math.max(most, Math.abs(right[k]));
+      if (k < loads - 1) step[k] += upper[k] * step[k + 1];
+      longest = Math.max(longest, Math.abs(step[k]));
     }
-    const share = most > LONGEST_STEP ? LONGEST_STEP / most : 1;
-    for (let k = 0; k < loads; k++) volts[k] += share * right[k];
-    if (most < SETTLED_VOLTS) return volts;
+    return longest;
+  };
+  const along = (more: Float64Array): number => more.reduce((sum, m, k) => sum + m * step[k], 0);
+
+  balance(volts, current);
+  for (let turn = 0; turn < MOST_TURNS; turn++) {
+    const longest = eliminate();
+    if (longest < SETTLED_VOLTS) {
+      for (let k = 0; k < loads; k++) volts[k] += step[k];
+      return volts;
+    }
+    const begun = along(current);
+    for (let share = 1; ; share /= 2) {
+      for (let k = 0; k < loads; k++) tried[k] = volts[k] + share * step[k];
+      balance(tried, currentThere);
+      if (along(currentThere) >= -TOO_FAR * begun || share < LEAST_SHARE) break;
+    }
+    [volts, tried] = [tried, volts];
+    [current, currentThere] = [currentThere, current];
   }
   throw new CircuitError('no-convergence', 'the run does not settle', []);
 }

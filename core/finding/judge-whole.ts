@@ -1,6 +1,7 @@
 import { attempt } from '../document/gate';
+import { solvingFirst, type Held } from './cure-order';
 import { followed } from './follows';
-import type { Cure, Finding, Judgement, Remedy } from './finding';
+import type { Cure, Finding, Judgement } from './finding';
 import type { Layout } from '../document/layout';
 
 /** A rule about something of the whole layout that is no job: its network, a rig above it. */
@@ -21,12 +22,6 @@ interface Judged extends Judgement {
   readonly rule: string;
 }
 
-/** A cure that holds, and the findings that are gone with it. */
-interface Held {
-  readonly remedy: Remedy;
-  readonly clears: ReadonlySet<string>;
-}
-
 /** A cure that has nothing to change. */
 class NothingToChange extends Error {}
 
@@ -40,6 +35,7 @@ export function judgeWhole<S>(layout: Layout, whole: Whole<S>): Finding[] {
     return whole.rules.flatMap((rule) => rule.judge(study).map((j) => ({ ...j, rule: rule.id })));
   };
   const found = judged(layout);
+  const known = new Set(found.map((f) => f.id));
   const stops = new Set(found.filter((f) => f.severity === 'stop').map((f) => f.id));
   const tried = (of: Judged, cure: Cure): Held | null => {
     const made = attempt(layout, (draft) => {
@@ -52,7 +48,8 @@ export function judgeWhole<S>(layout: Layout, whole: Whole<S>): Finding[] {
     const dearer = whole.cost ? whole.cost(made.change.layout) - whole.cost(layout) : 0;
     const left = new Set(after.map((f) => f.id));
     return {
-      clears: new Set(found.map((f) => f.id).filter((id) => !left.has(id))),
+      clears: new Set([...known].filter((id) => !left.has(id))),
+      brings: after.filter((f) => f.severity !== 'note' && !known.has(f.id)).length,
       remedy: {
         label:
           Math.abs(dearer) < SAME_PRICE
@@ -66,13 +63,14 @@ export function judgeWhole<S>(layout: Layout, whole: Whole<S>): Finding[] {
   const findings = found.map((judgement) => {
     const { cures = [], onlyIfCured, explains, subject = {}, ...finding } = judgement;
     void [onlyIfCured, explains];
-    const held = cures.flatMap((cure) => {
+    const holding = cures.flatMap((cure) => {
       for (const one of [cure].flat()) {
         const holds = tried(judgement, one);
         if (holds) return [holds];
       }
       return [];
     });
+    const held = solvingFirst(holding, found);
     clearedBy.set(
       finding.id,
       held.map((h) => h.clears),

@@ -2,13 +2,14 @@ import { CircuitError } from '../circuit/error';
 import { attemptPatches } from '../document/gate';
 import { change, patchesBetween } from '../document/patch';
 import { benchIn, type Bench } from '../study/bench';
+import { solvingFirst, type Held } from './cure-order';
 import { followed } from './follows';
 import { gravestFirst } from './gravest-first';
 import { lampsLost } from './keeps-work';
 import { rules } from './rules';
 import { paceOf, StudyDesk, type Pace, type Studies } from './studies';
 import type { Layout } from '../document/layout';
-import type { Cure, Finding, Judgement, Remedy, Rule, Severity } from './finding';
+import type { Cure, Finding, Judgement, Rule, Severity } from './finding';
 
 /** Which rules to run: those whose studies are there soon, those that take long, or all. */
 export type Asked = 'quick' | 'slow' | 'all';
@@ -113,15 +114,16 @@ export function* checkBenchInSteps(
   for (const judgement of found) {
     const { cures = [], onlyIfCured } = judgement;
     const finding = uncured(judgement);
-    const held: (Held & { readonly says: string | undefined })[] = [];
+    const holding: (Held & { readonly says: string | undefined })[] = [];
     for (const cure of cures) {
       for (const one of [cure].flat()) {
         const holds = yield* trial.of(judgement, one);
         if (!holds) continue;
-        held.push({ ...holds, says: one.says });
+        holding.push({ ...holds, says: one.says });
         break;
       }
     }
+    const held = solvingFirst(holding, found);
     clearedBy.set(
       finding.id,
       held.map((h) => h.clears),
@@ -162,12 +164,6 @@ function unjudged(
   ];
 }
 
-/** A cure that holds, and the findings that are gone with it. */
-interface Held {
-  readonly remedy: Remedy;
-  readonly clears: ReadonlySet<string>;
-}
-
 /** Tries cures on a job: applied, judged, what is newly wrong mended, and dropped where that does not end well. */
 class Trial {
   private readonly rules: readonly Rule[];
@@ -189,6 +185,7 @@ class Trial {
     if (tried === null || tried === bench.layout) return null;
     let at: Layout = tried;
     let left: readonly Judged[] = [];
+    let brings = 0;
     const own = this.all.filter((r) => r.id === of.rule);
     // The least that is asked: its own finding is gone.
     if (!clears(yield* this.judgedIn(at, own), of)) return null;
@@ -202,8 +199,9 @@ class Trial {
       const next: Layout | null = round < MOST_ROUNDS ? mended(at, fresh) : null;
       if (next === null) {
         // A new worry is borne where something worse is put right.
-        if (of.severity === 'stop' && fresh.every((f) => f.severity !== 'stop')) break;
-        return null;
+        if (of.severity !== 'stop' || fresh.some((f) => f.severity === 'stop')) return null;
+        brings = fresh.length;
+        break;
       }
       at = next;
     }
@@ -219,7 +217,7 @@ class Trial {
     const gone = this.found
       .filter((f) => isTried.has(f.rule) && !left.some((l) => l.id === f.id))
       .map((f) => f.id);
-    return { remedy: { label, patches }, clears: new Set(gone) };
+    return { remedy: { label, patches }, clears: new Set(gone), brings };
   }
 
   /** Whether a lamp that did as meant in some state does so no more. */

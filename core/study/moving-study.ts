@@ -2,7 +2,7 @@ import { isMoving } from '../document/moving-record';
 import { harmfulClips } from '../supply/drivers/timeline';
 import { laidOut, type WorstMoments } from '../supply/drivers/laid-out';
 import { builtString, fullAmps, levelsIn, timelineOf, worstOf } from './play';
-import { stringRun, type BuiltString, type StringRun } from './string-run';
+import { stringRun, type BuiltString, type Levels, type StringRun } from './string-run';
 import type { Bench } from './bench';
 import type { TruthRow } from './truth-table';
 
@@ -13,8 +13,12 @@ export interface MovingStudy {
   readonly harmful: readonly { readonly clip: string; readonly hertz: number }[];
   /** Lamps on a channel that no scene lights. */
   readonly unmoved: readonly string[];
-  /** The string as it is built, and solved at its worst moment; null without one. */
-  readonly string: { readonly built: BuiltString; readonly run: StringRun } | null;
+  /** The string as it is built, what its lamps show at its worst moment, and solved for it; null without one. */
+  readonly string: {
+    readonly built: BuiltString;
+    readonly levels: (k: number) => Levels;
+    readonly run: StringRun;
+  } | null;
 }
 
 /**
@@ -45,12 +49,13 @@ export function movingStudy(bench: Bench, highest: readonly TruthRow[]): MovingS
   const built = job.string && builtString(job.string);
   const frame = new Uint8Array(timeline.channels + 3 * timeline.lamps);
   laidOut(timeline)(worst.string.milliseconds, frame);
+  const levels = levelsIn(frame, timeline);
   return {
     worst,
     harmful: harmfulClips(timeline).map(({ clip, hertz }) => ({ clip: clips[clip][0], hertz })),
     unmoved: Object.entries(job.lamps).flatMap(([id, l]) =>
       l.circuitId !== null && !lit.has(id) ? [id] : [],
     ),
-    string: built && { built, run: stringRun(built, levelsIn(frame, timeline)) },
+    string: built && { built, levels, run: stringRun(built, levels) },
   };
 }

@@ -79,6 +79,23 @@ describe('volts along a run', () => {
       ),
       { seed: 71 },
     ));
+  test('whatever the wire, the length and the light, it settles: the feed gives what the lamps take', () => {
+    let tried = 0;
+    for (const sort of Object.keys(addressableStrings) as AddressableName[])
+      for (const lamps of [1, 2, 5, 24, 60, 150])
+        for (const millimetres of [0.05, 0.1, 0.15, 0.5])
+          for (const metres of [0.01, 0.5, 2, 10])
+            for (const level of [0, 0.4, 1]) {
+              const ohms = (2 * 0.0175 * metres) / ((Math.PI * millimetres ** 2) / 4);
+              const run = stringRun(built(sort, lamps, { at: 0, ohms }), () => [level, level, level]);
+              const given = (5 - run.lamps[0].volts) / ohms;
+              expect(Math.abs(given - run.amps), `${sort} ${lamps} ${millimetres} ${metres}`).toBeLessThan(
+                1e-6,
+              );
+              tried++;
+            }
+    expect(tried).toBeGreaterThan(1000);
+  });
   test('what nothing feeds is refused', () => {
     expect(() =>
       voltsAlong({ loads: 2, ohms: [1], feeds: [], load: () => ({ amps: 0, siemens: 0 }) }),

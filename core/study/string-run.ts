@@ -113,17 +113,26 @@ const WHITE: Levels = [1, 1, 1];
 export const SEEN_SHIFT = 0.011;
 const MOST_FEEDS = 12;
 
+/** Whether every lamp works and no colour is seen to shift. */
+export const keepsColour = (run: StringRun): boolean => works(run) && run.shift.apart < SEEN_SHIFT;
+
 /**
- * Where power has to come in again so that white stays white along a string: at the lamp with the least
- * volts, again and again.
+ * Where power has to come in again so that colours stay as meant along a string: at the lamp with the
+ * least volts, again and again.
  * @param wireOhms of each feed, there and back
+ * @param levels of each lamp in its brightest moment; all white where left out
  * @returns the feeds, those it has first; null where even the most do not keep it
  */
-export function feedsFor(of: BuiltString, wireOhms: number): BuiltString['feeds'] | null {
+export function feedsFor(
+  of: BuiltString,
+  wireOhms: number,
+  levels: (k: number) => Levels = () => WHITE,
+): BuiltString['feeds'] | null {
   let feeds = of.feeds;
   for (;;) {
-    const { lamps, shift } = stringRun({ ...of, feeds }, () => WHITE);
-    if (shift.apart < SEEN_SHIFT) return feeds;
+    const run = stringRun({ ...of, feeds }, levels);
+    const { lamps } = run;
+    if (keepsColour(run)) return feeds;
     if (feeds.length >= MOST_FEEDS) return null;
     const at = lamps.reduce((least, l, k) => (l.volts < lamps[least].volts ? k : least), 0);
     if (feeds.some((f) => f.at === at)) return null;

@@ -1,28 +1,73 @@
-import { formatQuantity } from '../../quantity/format';
+import { formatQuantity, inSentence } from '../../quantity/format';
 import { LEAST_WORKING_VOLTS } from '../../part/addressable';
-import { feedsFor, SEEN_SHIFT, works } from '../../study/string-run';
-import { wireOf } from '../../part/wire';
-import { conductorOhms } from '../../quantity/conductor';
+import { builtString } from '../../study/play';
+import { feedsFor, keepsColour, SEEN_SHIFT, stringRun, works } from '../../study/string-run';
+import { wireNames, wireOf, type WireName } from '../../part/wire';
 import { draftOf, hasString, movingOf, studyOf } from './moving';
 import { rule, type Cure } from '../finding';
 import type { MovingStudy } from '../../study/moving-study';
-import type { Moving } from '../../document/moving-record';
+import type { StringRecord } from '../../document/moving-record';
 
-/** Power brought in again where the volts are least, with wire like that of its first feed. */
-function fedAgain(jobId: string, { string }: Moving, moving: MovingStudy): Cure[] {
-  const { wire, feeds } = string!;
-  const { wireMillimetres } = feeds[0];
-  const ohms = conductorOhms(2 * wireMillimetres, wireOf(wire).copperSquareMillimetres);
-  const next = feedsFor(moving.string!.built, Math.max(ohms, moving.string!.built.feeds[0].ohms));
-  if (!next || next.length === feeds.length) return [];
-  const added = next.slice(feeds.length).map((f) => f.at);
-  return [
-    {
-      label: `Power in again at ${added.length === 1 ? 'lamp' : 'lamps'} ${added.map((at) => at + 1).join(', ')}`,
-      recipe: (draft) =>
-        void draftOf(draft, jobId).string!.feeds.push(...added.map((at) => ({ at, wireMillimetres }))),
-    },
-  ];
+type Solved = NonNullable<MovingStudy['string']>;
+type Feeds = StringRecord['feeds'];
+
+/** Feeds with power brought in again where the volts are least, with wire like that of the first; null where none keeps the colours. */
+function moreFeeds(string: StringRecord, { levels }: Solved): Feeds | null {
+  const { wireMillimetres } = string.feeds[0];
+  const built = builtString(string);
+  const next = feedsFor(built, built.feeds[0].ohms, levels);
+  return (
+    next && [...string.feeds, ...next.slice(built.feeds.length).map(({ at }) => ({ at, wireMillimetres }))]
+  );
+}
+
+/** What keeps the colours: thicker wire for its feeds, power in again, or both where neither does it alone. */
+function keptBy(jobId: string, string: StringRecord, solved: Solved): Cure[] {
+  const cure = (wire: WireName | null, feeds: Feeds): Cure => {
+    const added = feeds.slice(string.feeds.length).map((f) => f.at + 1);
+    const words = [
+      ...(wire
+        ? [`${wireOf(wire).name} for its feeds instead of ${inSentence(wireOf(string.wire).name)}`]
+        : []),
+      ...(added.length > 0
+        ? [`Power in again at ${added.length === 1 ? 'lamp' : 'lamps'} ${added.join(', ')}`]
+        : []),
+    ];
+    return {
+      label: words.map((w, i) => (i === 0 ? w : inSentence(w))).join(', and '),
+      recipe: (draft) => {
+        const own = draftOf(draft, jobId).string!;
+        if (wire) own.wire = wire;
+        own.feeds = feeds.map((f) => ({ ...f }));
+      },
+    };
+  };
+  const thicker = thickerWires(string.wire);
+  const enough = thicker.find((wire) =>
+    keepsColour(stringRun(builtString({ ...string, wire }), solved.levels)),
+  );
+  const again = moreFeeds(string, solved);
+  const byWire = enough ? [cure(enough, string.feeds)] : [];
+  const byFeeds = again && again.length > string.feeds.length ? [cure(null, again)] : [];
+  if (enough || byFeeds.length > 0)
+    return lostInWire(solved) ? [...byWire, ...byFeeds] : [...byFeeds, ...byWire];
+  for (const wire of thicker) {
+    const feeds = moreFeeds({ ...string, wire }, solved);
+    if (feeds) return [cure(wire, feeds)];
+  }
+  return [];
+}
+
+/** Wires with more copper than one, the thinnest first. */
+function thickerWires(wire: WireName): WireName[] {
+  const copper = (name: WireName): number => wireOf(name).copperSquareMillimetres;
+  return wireNames.filter((w) => copper(w) > copper(wire)).sort((a, b) => copper(a) - copper(b));
+}
+
+/** Whether more volts are lost in the wire to the string than along the string itself. */
+function lostInWire({ built, run }: Solved): boolean {
+  const best = Math.max(...built.feeds.map((f) => run.lamps[f.at].volts));
+  return built.supplyVolts - best > best - run.leastVolts;
 }
 
 const about = hasString;
@@ -48,7 +93,7 @@ export const stringBrownsOut = rule({
         paths: [['jobs', bench.jobId, 'string', 'feeds']],
         terminals: [],
         figures: [{ is: run.leastVolts, limit: LEAST_WORKING_VOLTS, unit: 'volt' as const }],
-        cures: fedAgain(bench.jobId, of, moving),
+        cures: keptBy(bench.jobId, of.string!, moving.string!),
       },
     ];
   },
@@ -75,7 +120,7 @@ export const stringShifts = rule({
         paths: [['jobs', bench.jobId, 'string', 'feeds']],
         terminals: [],
         figures: [{ is: run.shift.apart, limit: SEEN_SHIFT, unit: 'times' as const }],
-        cures: fedAgain(bench.jobId, of, moving),
+        cures: keptBy(bench.jobId, of.string!, moving.string!),
       },
     ];
   },

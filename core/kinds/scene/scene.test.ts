@@ -104,6 +104,27 @@ describe('what is judged of a scene', () => {
     expect(findings(mended, jobId)).not.toContain('string-browns-out');
     expect(findings(mended, jobId)).not.toContain('string-shifts');
   });
+  test.each([0.1, 0.15])(
+    'a string on 2 m of %s mm wire browns out in its feed: thicker wire mends it, not three more feeds',
+    (millimetres) => {
+      const { layout, jobId } = spoilt((j) => {
+        j.timeline.capPercent = 100;
+        Object.assign(j.string!, { supplyAmps: 5, wire: `magnet-${millimetres}` });
+        j.string!.feeds[0].wireMillimetres = 2000;
+        for (const clip of Object.values(j.timeline.clips))
+          if (clip.group === 'string')
+            Object.assign(clip, { effect: 'steady', parameters: [100], colour: [255, 255, 255] });
+      });
+      const all = checkJob(layout, jobId);
+      expect(all.map((f) => f.rule)).not.toContain('not-judged');
+      const [told] = all.filter((f) => f.rule === 'string-browns-out');
+      expect(told.remedies[0].label).toMatch(/for its feeds instead of magnet wire/);
+      const mended = patched(layout, told.remedies[0].patches);
+      expect(sceneIn(mended, jobId).string!.feeds).toHaveLength(1);
+      expect(findings(mended, jobId)).not.toContain('string-browns-out');
+      expect(findings(mended, jobId)).not.toContain('string-shifts');
+    },
+  );
   test('a string that a rotary switch drives is sent nothing, and 3.3 V pins are not surely read on 5 V', () => {
     const low = spoilt((j) => void (j.driver?.kind === 'pins' && (j.driver.volts = 3.3)));
     const [told] = checkJob(low.layout, low.jobId).filter((f) => f.rule === 'string-logic');
