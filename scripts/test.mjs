@@ -48,10 +48,9 @@ if (!chromium) {
 const report = join(root, '.cache', 'tests.json');
 mkdirSync(join(root, '.cache'), { recursive: true });
 rmSync(report, { force: true });
-const projects = ['unit', 'app', 'programs', 'fuzz', 'reference', ...(chromium ? ['e2e'] : [])].flatMap((p) => [
-  '--project',
-  p,
-]);
+const projects = ['unit', 'app', 'programs', 'fuzz', 'reference', ...(chromium ? ['e2e'] : [])].flatMap(
+  (p) => ['--project', p],
+);
 const status = runTool(
   'vitest',
   ['run', ...projects, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],

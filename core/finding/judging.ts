@@ -208,9 +208,12 @@ class Trial {
     if (!clears(yield* this.judgedIn(at, own), of)) return null;
     // A cure keeps what works: no lamp loses its light, its direction or its role by it.
     if (this.losesLamps(at)) return null;
-    const path = ['jobs', bench.jobId];
-    const patches = patchesBetween(bench.layout.jobs[bench.jobId], at.jobs[bench.jobId], path);
-    if (patches.length === 0 || !attemptPatches(bench.layout, patches).ok) return null;
+    const { jobId, layout } = bench;
+    const patches = [
+      ...patchesBetween(layout.jobs[jobId], at.jobs[jobId], ['jobs', jobId]),
+      ...(at.supplies === layout.supplies ? [] : patchesBetween(layout.supplies, at.supplies, ['supplies'])),
+    ];
+    if (patches.length === 0 || !attemptPatches(layout, patches).ok) return null;
     const label = typeof cure.label === 'string' ? cure.label : cure.label(at);
     // What takes longer to judge is not known to be gone.
     const isTried = new Set(this.rules.map((r) => r.id));

@@ -3,9 +3,8 @@ import { inOrder } from '../document/in-order';
 import { stageOf, takeStage } from '../document/line-stages';
 import { refusedCombination } from '../study/combination';
 import { aboutLamps, ampsWords, lampWords, lightWords, plural } from './about';
-import { resistorEach, setAt, wantedLimit, wrongWayCures } from './cures';
+import { setAt, wantedLimit, wrongWayCures } from './cures';
 import { rule, type Cure } from './finding';
-import type { LampCore } from '../document/lamp-record';
 import type { Bench } from '../study/bench';
 
 const USUAL_CHARGE_OHMS = 100;
@@ -42,22 +41,6 @@ function brighterCures(bench: Bench, circuitIds: readonly string[]): Cure[] {
           },
         ]
       : []),
-  ];
-}
-
-/** Unlike lamps side by side behind one resistor hold one another down: each gets its own. */
-function unlikeCures({ job, jobId }: Bench, circuitId: string): Cure[] {
-  const { limit, name } = job.circuits[circuitId];
-  const parts = new Set(
-    Object.values<LampCore>(job.lamps).flatMap((l) => (l.circuitId === circuitId ? [l.part] : [])),
-  );
-  if (limit !== 'shared' || parts.size < 2) return [];
-  return [
-    {
-      label: `A resistor for each lamp of ${name}`,
-      says: 'Unlike lamps side by side behind one resistor hold one another down: the one that needs the least volts takes all the current.',
-      recipe: resistorEach(jobId, circuitId),
-    },
   ];
 }
 
@@ -107,7 +90,7 @@ export const neverLit = rule({
           cures: [
             ids.some((id) => backwards.has(id))
               ? wrongWayCures(bench, ids)
-              : [...brighterCures(bench, [circuit.id]), ...unlikeCures(bench, circuit.id)],
+              : brighterCures(bench, [circuit.id]),
             ...(kept
               ? [
                   {

@@ -1,5 +1,6 @@
 import { builtIn } from './built-in';
 import { bulbVolts } from './bulb-volts';
+import { cellFades } from './cell-fades';
 import { cellHours } from './cell-hours';
 import { cellLoad } from './cell-load';
 import { darkGap } from './dark-gap';
@@ -37,6 +38,7 @@ import { supplyOverload } from './supply-overload';
 import { socketHeat, trimmerDead } from './trimmer-travel';
 import { ultraviolet } from './ultraviolet';
 import { unevenSharing } from './uneven-sharing';
+import { unlikeSharing } from './unlike-sharing';
 import { wireColours } from './wire-colours';
 import { wireNotSold } from './wire-not-sold';
 import type { Rule } from './finding';
@@ -57,6 +59,7 @@ export const rules: readonly Rule[] = [
   inrush,
   supplyOverload,
   fuseBlows,
+  unlikeSharing,
   neverLit,
   secondColourDark,
   reverseVoltage,
@@ -67,6 +70,7 @@ export const rules: readonly Rule[] = [
   trimmerDead,
   cellLoad,
   cellHours,
+  cellFades,
   deadRail,
   builtIn,
   looseLead,

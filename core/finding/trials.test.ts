@@ -12,20 +12,23 @@ import {
   vehicleId,
   wireAll,
 } from '../../tests/vehicles';
-import { putStage, stageOf, switchOf } from '../document/line-stages';
+import { putStage, stageOf, switchOf, takeStage } from '../document/line-stages';
 import { usualOwnLamp } from '../document/drawer-record';
 import { change, patched } from '../document/patch';
 import { usualSupply } from '../document/usual-supply';
 import { coachIn } from '../kinds/coach/jobs';
 import { likedLux } from '../kinds/coach/proposal';
+import { layLamps } from '../kinds/coach/schools';
 import { layOnDecoder, layOnTrack } from '../kinds/locomotive/lay-circuits';
 import { locomotiveIn } from '../kinds/locomotive/jobs';
 import { lampSets } from '../kinds/locomotive/lamp-sets';
 import { newLocomotive } from '../kinds/locomotive/make';
 import { decoderTypes } from '../part/decoder-type';
 import { benchOf } from '../study/bench';
+import { cellLifeStudy } from '../study/cell-life';
 import { inrushByHand } from '../study/by-hand';
 import { inrushStudy } from '../study/inrush';
+import { totalLumens } from '../study/meter';
 import { shortestProof } from '../study/shortest-proof';
 import { Solver, usualReadings } from '../study/solver';
 import { stateWords } from '../study/state-words';
@@ -400,12 +403,66 @@ describe('several lamps on one resistor', () => {
       job.lamps['tail-a'].shows = 'leading';
       job.lamps['tail-a-2'].shows = 'leading';
     });
-    const [dark] = found(layout, 'never-lit');
-    expect(dark.sentence).toMatch(/Headlight A/);
+    const [dark] = found(layout, 'unlike-sharing');
+    expect(dark.title).toMatch(/^Headlight A/);
     expect(dark.reason).toMatch(/hold one another down/);
     expect(dark.remedies.length).toBeGreaterThan(0);
     const mended = patched(layout, dark.remedies[0].patches);
-    expect(found(mended, 'never-lit')).toEqual([]);
+    expect(found(mended, 'unlike-sharing')).toEqual([]);
+  });
+
+  test('red laid to the white of an end on a decoder: the dark white is told with its reason, and hung apart both are right', () => {
+    const layout = onDecoder((job) => {
+      const { circuitId } = job.lamps['headlight-a'];
+      job.circuits[circuitId!].limit = 'shared';
+      for (const id of ['tail-a', 'tail-a-2']) job.lamps[id].circuitId = circuitId;
+    });
+    const [dark] = found(layout, 'unlike-sharing');
+    expect(dark.title).toMatch(/^Headlight A left, Headlight A right stay dark beside Tail lamp A left/);
+    // Red needs some 1.9 V, white some 2.9 (common practice, no source).
+    expect(dark.figures[1].is).toBeGreaterThan(1.7);
+    expect(dark.figures[1].is).toBeLessThan(2.2);
+    expect(found(layout, 'head-and-tail-exchanged')[0].follows).toBe(dark.id);
+    expect(found(layout, 'never-lit')).toEqual([]);
+    const mended = checkJob(patched(layout, dark.remedies[0].patches), vehicleId);
+    expect(mended.filter((f) => f.severity !== 'note')).toEqual([]);
+  });
+});
+
+describe('cells that fade', () => {
+  /** Fairy lamps of a coach, each one straight on two AAA, through one resistor. */
+  const fairies = (inSeries: number, ohms: number): Layout =>
+    change(on(demo(), 'cell', { cell: 'aaa', inSeries }), (draft) => {
+      draft.jobs = { [demoJob]: draft.jobs[demoJob] };
+      draft.trains = {};
+      const job = coachIn(draft, demoJob);
+      const line = lineOf(job);
+      for (const kind of ['bridge', 'charge', 'reservoir', 'regulator'] as const)
+        if (stageOf(line, kind)) takeStage(line, kind);
+      layLamps(job, 'white-warm', 4);
+      Object.assign(job.circuits.roof, { limit: 'shared', ohms, inSeries: 1 });
+    }).layout;
+  test('two AAA through 22 ohm: half the light is gone long before they are empty, told with one cell more', () => {
+    const layout = fairies(2, 22);
+    const [fades] = found(layout, 'cell-fades', demoJob);
+    const life = cellLifeStudy(benchOf(layout, demoJob))!;
+    expect(fades.figures[0].is).toBe(life.moments[0]);
+    expect(fades.figures[0].is).toBeLessThan(life.moments[1]! / 4);
+    expect(fades.remedies[0].label).toBe('3 × AAA cell, and larger resistors for as much light as now');
+    const mended = patched(layout, fades.remedies[0].patches);
+    expect(found(mended, 'cell-fades', demoJob)).toEqual([]);
+    const longer = cellLifeStudy(benchOf(mended, demoJob))!;
+    expect(longer.moments[0]).toBeGreaterThan(2 * life.moments[0]!);
+    // As much light as now, to a step of the resistor's series.
+    const light = (l: Layout): number => totalLumens(usualReadings(benchOf(l, demoJob)));
+    expect(light(mended) / light(layout)).toBeGreaterThan(0.8);
+    expect(light(mended) / light(layout)).toBeLessThan(1.1);
+  });
+  test('cells that another job hangs on too are not changed for one', () => {
+    const layout = change(fairies(2, 22), (draft) => {
+      draft.jobs.second = { ...draft.jobs[demoJob], name: 'Second' };
+    }).layout;
+    expect(found(layout, 'cell-fades', demoJob)[0].remedies).toEqual([]);
   });
 });
 
