@@ -9,6 +9,8 @@ import { hasCommon, plugs } from '../part/plug';
 import { cellLifeStudy } from '../study/cell-life';
 import { FEW_HOURS } from '../finding/cell-hours';
 import { kindOf } from '.';
+import { solvedCoach } from './coach/solved-coach';
+import { missOf } from './coach/wanted-miss';
 import { shinesOf } from './shines';
 import { bulbs } from '../part/bulb';
 import { cellTypes } from '../part/cell';
@@ -290,6 +292,21 @@ function spreadThin(layout: Layout, jobId: string): Doubt[] {
   ];
 }
 
+/** Fewer lamps, or weaker ones, than the wanted light of a coach takes. */
+function lessThanWanted(layout: Layout, jobId: string): Doubt[] {
+  if (layout.jobs[jobId].kind !== 'coach') return [];
+  const { job, light } = solvedCoach(layout, jobId);
+  if (light === null || missOf(job, light.litLux) !== 'less') return [];
+  const lux = (figure: number): string => formatQuantity(figure, 'lux', { significant: 2 });
+  return [
+    {
+      id: 'wanted',
+      says: `These lamps, and this supply, give ${lux(light.litLux)} at the windows; ${lux(job.wantedLux)} are wanted. Choose more lamps, brighter ones or less light.`,
+      explains: ['wanted-light'],
+    },
+  ];
+}
+
 /** A hub made for other lamps or volts: its trimmers work over a small part of their way. */
 function trimmers(layout: Layout, jobId: string): Doubt[] {
   const bench = benchOf(layout, jobId);
@@ -330,6 +347,7 @@ export function freshDoubts(layout: Layout, jobId: string): Doubt[] {
     ...pairs(job),
     ...cell(layout, jobId),
     ...spreadThin(layout, jobId),
+    ...lessThanWanted(layout, jobId),
     ...trimmers(layout, jobId),
   ];
 }

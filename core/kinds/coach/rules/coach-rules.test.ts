@@ -6,6 +6,9 @@ import { usualSupply } from '../../../document/usual-supply';
 import { change, patched } from '../../../document/patch';
 import { layLamps } from '../schools';
 import { checkJob } from '../../../finding/check';
+import { benchOf } from '../../../study/bench';
+import { usualReadings } from '../../../study/solver';
+import { coachLight } from '../light';
 import { coachIn } from '../jobs';
 import type { RectifierName } from '../../../document/line-stages';
 import type { Draft } from 'immer';
@@ -53,6 +56,42 @@ describe('dead rail: half of the light goes unnoticed', () => {
         job.ride = { deadMillimetres: 900, kilometresPerHour: 10 };
       }),
     ).toBeUndefined();
+  });
+});
+
+describe('the light that is wanted', () => {
+  const wanting = (lux: number, ohms?: number) => (job: Draft<Job>) => {
+    job.wantedLux = lux;
+    if (ohms !== undefined) for (const c of Object.values(job.circuits)) c.ohms = ohms;
+  };
+  const lit = (recipe: Recipe): number => {
+    const layout = layoutWith(recipe);
+    return coachLight(coachIn(layout, demoJob), usualReadings(benchOf(layout, demoJob))).litLux;
+  };
+  const has = lit(() => undefined);
+  test('just within is quiet; less than six tenths is minded, nearly twice as much is noted, each with its figures', () => {
+    expect(judged('wanted-light', wanting(has / 0.65))).toBeUndefined();
+    expect(judged('wanted-light', wanting(has / 1.7))).toBeUndefined();
+    const less = judged('wanted-light', wanting(has / 0.55))!;
+    expect(less).toMatchObject({ severity: 'mind', title: 'Darker than is wanted' });
+    expect(less.figures[0]).toEqual({ is: has, limit: has / 0.55, unit: 'lux' });
+    expect(judged('wanted-light', wanting(has / 1.9))).toMatchObject({ severity: 'note' });
+  });
+  test('a resistor that is too large is the cause, and the one that is offered gives what is wanted', () => {
+    const recipe = wanting(has, 20_000);
+    const less = judged('wanted-light', recipe)!;
+    expect(less.reason).toMatch(/What stands in its way lets no more through/);
+    expect(less.remedies[0].label).toBe('Fit the resistor for the wanted light');
+    const layout = patched(layoutWith(recipe), less.remedies[0].patches);
+    const now = coachLight(coachIn(layout, demoJob), usualReadings(benchOf(layout, demoJob))).litLux;
+    expect(now / has).toBeGreaterThan(0.8);
+    expect(now / has).toBeLessThan(1.25);
+  });
+  test('lamps that give no more are told as the reason, and no resistor is offered that cannot do it', () => {
+    const less = judged('wanted-light', wanting(50 * has, 1))!;
+    expect(less.remedies.map((r) => r.label)).toEqual([expect.stringMatching(/^Be content with/)]);
+    const content = patched(layoutWith(wanting(50 * has, 1)), less.remedies[0].patches);
+    expect(checkJob(content, demoJob).map((f) => f.rule)).not.toContain('wanted-light');
   });
 });
 

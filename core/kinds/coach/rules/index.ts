@@ -7,6 +7,7 @@ import { outOfReach } from './out-of-reach';
 import { showsThrough } from './shows-through';
 import { stationStop } from './station-stop';
 import { unevenLight } from './uneven-light';
+import { wantedLight } from './wanted-light';
 import type { Rule } from '../../../finding/finding';
 
 /** What is judged of a coach alone. */
@@ -14,6 +15,7 @@ export const coachRules: readonly Rule[] = [
   darkRoom,
   lampOnPartition,
   unevenLight,
+  wantedLight,
   stationStop,
   showsThrough,
   lightLeak,
