@@ -9,7 +9,7 @@ const DECODER_MINUS = 'decoder_minus';
 /** What a decoder takes for itself goes through a linear regulator: the same from a few volts on (typical, from memory). */
 const OWN_KNEE_VOLTS = 1.5;
 /** Volts a limiter on the board needs to hold its current (typical, from memory). */
-const LIMITER_KNEE_VOLTS = 1.5;
+export const LIMITER_KNEE_VOLTS = 1.5;
 /** Joints and copper within it, in ohms. */
 const WITHIN_OHMS = 0.01;
 

@@ -10,9 +10,17 @@ import { usualState } from '../study/states';
 import { candidateTouches } from '../study/touches';
 import { wiringFaults } from '../study/wiring-faults';
 import { ASPECT } from '../supply/state';
+import { driverOf } from '../document/aspect-record';
+import { checkJob } from '../finding/check';
+import { setDriver } from '../study/begin-driven';
+import { sumByHand } from '../study/by-hand';
+import { driverKind } from '../supply/drivers';
 import { assemble } from './assemble';
 import { lower } from './lower';
+import type { Draft } from 'immer';
 import type { Driven } from '../document/aspect-record';
+import type { DriverRecord } from '../document/driver-record';
+import type { JobCore } from '../document/job-record';
 import type { DriverKindName } from '../supply/drivers';
 
 const made = (driver: DriverKindName, supply = 'bus-12', common: 'anode' | 'cathode' = 'anode') =>
@@ -128,6 +136,75 @@ describe('its faults and its proof', () => {
     const { netlist } = lower(bare, layout.supplies['bus-12']);
     expect(netlist.elements.filter((e) => e.of?.part === 'driver').every((e) => e.kind === 'resistor')).toBe(
       true,
+    );
+  });
+});
+
+describe('a bought board, by what its leaflet says', () => {
+  type Facts = NonNullable<Extract<DriverRecord, { kind: 'accessory-pairs' }>['board']>;
+  const boarded = (name: 'accessory-pairs' | 'alternating' | 'accessory-reversing', board: Facts) => {
+    const of = made(name, 'bus-16');
+    return {
+      ...of,
+      layout: change(of.layout, (d) => {
+        const job = d.jobs[of.jobId] as unknown as Draft<JobCore & Driven>;
+        setDriver(of.layout, job, { ...job.driver, board } as DriverRecord);
+      }).layout,
+    };
+  };
+  const red = (of: ReturnType<typeof boarded>) => readings(of, 'stop').dies.find((d) => d.lampId === 'red')!;
+  const circuitOf = (of: ReturnType<typeof boarded>) => {
+    const job = signalIn(of.layout, of.jobId);
+    return job.circuits[job.lamps.red.circuitId!];
+  };
+
+  test('lamps on 5 V of its own are sized by them, not by the 16 V that feed it: Ohm’s law', () => {
+    const [fed, own] = [{}, { lampVolts: 5 }].map((facts) => boarded('accessory-pairs', facts));
+    expect(circuitOf(own).ohms).toBeLessThan(circuitOf(fed).ohms / 3);
+    const die = red(own);
+    // 5 ohm of an output that is on (typical, from memory).
+    expect(die.amps.mean).toBeCloseTo((5 - die.volts.mean) / (circuitOf(own).ohms + 5), 4);
+    expect(die.amps.mean / red(fed).amps.mean).toBeGreaterThan(0.7);
+    expect(sumByHand(benchOf(own.layout, own.jobId), readings(own, 'stop'), 'output-2')!.sum).toMatch(/5 V/);
+  });
+  test('what was sized from the track, on 5 V, is hardly a milliampere', () => {
+    const fed = boarded('accessory-pairs', {});
+    const later = edited(fed, (j) => void Object.assign(j.driver!, { board: { lampVolts: 5 } }));
+    expect(red(later).amps.mean).toBeLessThan(0.25 * red(fed).amps.mean);
+  });
+  test('a resistor on the board stands in the way of the lamp, and less or none is added', () => {
+    const some = boarded('accessory-pairs', { holds: { kind: 'resistor', ohms: 1000 } });
+    const die = red(some);
+    const { limit, ohms } = circuitOf(some);
+    expect(limit).toBe('each');
+    expect(die.amps.mean).toBeCloseTo((16 - die.volts.mean) / (ohms + 1000 + 5), 4);
+    const all = boarded('accessory-pairs', { holds: { kind: 'resistor', ohms: 3300 } });
+    expect(circuitOf(all).limit).toBe('none');
+    expect(red(all).amps.mean).toBeCloseTo((16 - red(all).volts.mean) / 3305, 4);
+    expect(checkJob(all.layout, all.jobId).map((f) => f.rule)).not.toContain('no-current-limit');
+  });
+  test('a limiter on the board holds its current, whatever the volts; a second limit is noted', () => {
+    const held = boarded('accessory-pairs', { holds: { kind: 'limiter', amps: 0.006 } });
+    expect(red(held).amps.mean).toBeCloseTo(0.006, 4);
+    const rules = (of: typeof held): string[] => checkJob(of.layout, of.jobId).map((f) => f.rule);
+    expect(rules(held)).not.toContain('no-current-limit');
+    const twice = edited(held, (j) => {
+      for (const c of Object.values((j as unknown as JobCore).circuits))
+        (c as { limit: string }).limit = 'each';
+    });
+    expect(rules(twice)).toContain('board-limits');
+  });
+  test('of a reversing address the resistor stands once in the loop of both lamps', () => {
+    const loop = boarded('accessory-reversing', { holds: { kind: 'resistor', ohms: 680 } });
+    const { outputs } = driverKind(driverOf(loop.layout.jobs[loop.jobId])!).build(
+      driverOf(loop.layout.jobs[loop.jobId])! as never,
+    );
+    expect(outputs.map((o) => o.holds?.kind)).toEqual(['resistor', undefined]);
+    const die = red(loop);
+    const { ohms, limit } = circuitOf(loop);
+    expect(die.amps.mean).toBeCloseTo(
+      (16 - Math.abs(die.volts.mean)) / (680 + (limit === 'none' ? 0 : ohms) + 16),
+      3,
     );
   });
 });

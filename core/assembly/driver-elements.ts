@@ -1,8 +1,9 @@
 import { GROUND, type Element, type Provenance } from '../circuit/netlist';
 import { rectifiers } from '../part/rectifier';
 import { BLEED_OHMS, elementId } from './element-id';
-import { outputElement, OUTPUT_OFF_OHMS } from './decoder-elements';
+import { LIMITER_KNEE_VOLTS, outputElement, OUTPUT_OFF_OHMS } from './decoder-elements';
 import { pinsOf, type SwitchedSide } from '../supply/drivers/driver-kind';
+import type { OutputHold } from '../part/decoder-type';
 import type { Part } from './assembly';
 
 /** Its two sides, behind its bridge and its regulator; no wire but the common leads out of it. */
@@ -18,6 +19,8 @@ const DIVIDER_OHMS = 100e3;
 const WITHIN_OHMS = 0.01;
 /** Leak of its reservoir, as of any aluminium electrolytic: 0.002 CV (from memory). */
 const LEAK_OHM_FARADS = 500;
+
+const NOTHING_HELD: OutputHold = { kind: 'nothing' };
 
 /** The element that holds an output that is off at the other side. */
 export const holdElement = (output: string): string => elementId('x', 'driver', `${output}_held`);
@@ -103,11 +106,26 @@ export function driverElements(
   }
   const sideOf = (switches: SwitchedSide): string => (switches === 'minus' ? MINUS : plus);
   join('r_driver_common', part.switches === 'minus' ? plus : MINUS, node('common'), WITHIN_OHMS, 'within');
-  for (const { id, name, switches } of pinsOf(part)) {
+  for (const { id, name, switches, holds = NOTHING_HELD } of pinsOf(part)) {
     const switched = sideOf(switches);
+    const at = holds.kind === 'nothing' ? node(id) : `driver_${id}_held`;
+    if (holds.kind === 'resistor')
+      join(elementId('r', 'driver', `${id}_board`), at, node(id), holds.ohms, `resistor of ${name}`);
+    if (holds.kind === 'limiter') {
+      const [a, b] = switched === MINUS ? [node(id), at] : [at, node(id)];
+      elements.push({
+        kind: 'limiter',
+        id: elementId('i', 'driver', id),
+        a,
+        b,
+        limitAmps: holds.amps,
+        kneeVolts: LIMITER_KNEE_VOLTS,
+        of: of(`limiter of ${name}`),
+      });
+    }
     const toggle = (element: string, side: string, closed: boolean): void => {
       // Current counts from plus to minus, whichever side is switched.
-      const [a, b] = side === MINUS ? [node(id), MINUS] : [side, node(id)];
+      const [a, b] = side === MINUS ? [at, MINUS] : [side, at];
       elements.push({
         kind: 'switch',
         id: element,

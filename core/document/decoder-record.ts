@@ -32,6 +32,13 @@ export const outputRecord = z.looseObject({
   withKey: z.looseObject({ function: functionNumber, effect }).nullable(),
 });
 
+/** What on a board limits the current of an output. */
+export const outputHoldRecord = z.discriminatedUnion('kind', [
+  z.looseObject({ kind: z.literal('nothing') }),
+  z.looseObject({ kind: z.literal('resistor'), ohms: z.number().min(1).max(1e6) }),
+  z.looseObject({ kind: z.literal('limiter'), amps: z.number().min(0.0001).max(1) }),
+]);
+
 const plugName = z.enum(Object.keys(plugs) as [string, ...string[]]);
 const millimetres = z.number().min(1).max(200);
 
@@ -47,11 +54,7 @@ export const ownDecoderRecord = z.looseObject({
         name: z.string().trim().min(1).max(40),
         limitAmps: z.number().min(0.001).max(5),
         level: z.enum(['full', 'logic']),
-        holds: z.discriminatedUnion('kind', [
-          z.looseObject({ kind: z.literal('nothing') }),
-          z.looseObject({ kind: z.literal('resistor'), ohms: z.number().min(1).max(1e6) }),
-          z.looseObject({ kind: z.literal('limiter'), amps: z.number().min(0.0001).max(1) }),
-        ]),
+        holds: outputHoldRecord,
       }),
     )
     .min(1)

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { contactSorts, type ContactSort } from '../supply/drivers/contacts';
+import { outputHoldRecord } from './decoder-record';
 
 const names = Object.keys(contactSorts) as [ContactSort, ...ContactSort[]];
 const switches = z.enum(['minus', 'plus']);
@@ -8,6 +9,14 @@ const perMinute = z.number().min(1).max(1800);
 const limitAmps = z.number().min(0.001).max(5);
 const ohms = z.number().min(10).max(1e7);
 const farads = z.number().min(1e-10).max(0.01);
+/** What is known of a bought board; what is left out is assumed. */
+const board = z
+  .looseObject({
+    lampVolts: z.number().min(1).max(30).nullable().optional(),
+    holds: outputHoldRecord.optional(),
+    sideKnown: z.boolean().optional(),
+  })
+  .optional();
 const flasherHalf = z.looseObject({ ohms, farads });
 
 /** What switches the lamps of a job that shows aspects, by its kind; each is a file of `supply/drivers`. */
@@ -24,6 +33,7 @@ export const driverRecord = z.discriminatedUnion('kind', [
   z.looseObject({
     kind: z.literal('accessory-pairs'),
     feed,
+    board,
     addresses: z.number().int().min(1).max(8),
     switches,
     limitAmps,
@@ -32,6 +42,7 @@ export const driverRecord = z.discriminatedUnion('kind', [
   z.looseObject({
     kind: z.literal('accessory-reversing'),
     feed,
+    board,
     addresses: z.number().int().min(1).max(8),
     limitAmps,
     totalAmps: limitAmps,
@@ -39,6 +50,7 @@ export const driverRecord = z.discriminatedUnion('kind', [
   z.looseObject({
     kind: z.literal('alternating'),
     feed,
+    board,
     switches,
     perMinute,
     steadyToo: z.boolean(),

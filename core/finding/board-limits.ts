@@ -8,7 +8,6 @@ import { rule } from './finding';
 export const boardLimits = rule({
   id: 'board-limits',
   needs: ['now'],
-  about: ({ job }) => (job.decoder?.own ?? null) !== null,
   judge: (bench, { now }) =>
     inOrder(bench.job.circuits).flatMap((circuit) => {
       const { job, jobId } = bench;

@@ -56,9 +56,15 @@ export function heldOnBoard(
   lineId: string,
 ): Exclude<OutputHold, { kind: 'nothing' }> | null {
   const [{ from }] = chainOf(job, lineId);
-  if (!job.decoder || from.kind !== 'output') return null;
-  const output = decoderTypeOf(job.decoder).outputs.find((o) => o.id === from.output);
-  return output && output.holds.kind !== 'nothing' ? output.holds : null;
+  if (from.kind !== 'output') return null;
+  const driver = driverOf(job);
+  const outputs = driver
+    ? driverKind(driver).build(driver).outputs
+    : job.decoder
+      ? decoderTypeOf(job.decoder).outputs
+      : [];
+  const holds = outputs.find((o) => o.id === from.output)?.holds;
+  return holds && holds.kind !== 'nothing' ? holds : null;
 }
 
 /** Outputs for lamps that nothing hangs on and nothing lights, by key, by stepping or in turn. */

@@ -16,6 +16,7 @@ import type { JobCore } from '../document/job-record';
 import type { LampCore } from '../document/lamp-record';
 import type { Layout } from '../document/layout';
 import type { LedPart } from '../part/led';
+import type { OutputHold } from '../part/decoder-type';
 
 /** What the least bright lamp of a signal is given, in amperes: a lamp that is looked at straight wants little (common practice, no source). */
 export const SIGNAL_AMPS = 5e-3;
@@ -102,6 +103,15 @@ function keepForward(job: Draft<Job>, supply: Supply, lineId: string, inTurn: bo
     putStage(line, 'diode', { diode: 'silicon' });
 }
 
+/** Whether what a board limits its output by is enough for a lamp: it holds the current, or has most of the resistance itself. */
+const suffices = (
+  holds: OutputHold | undefined,
+  onBoard: number,
+  added: { readonly ohms: number },
+): boolean => holds?.kind === 'limiter' || (onBoard > 0 && added.ohms < ADDED_SHARE * onBoard);
+/** A resistor that would add less than this share to that of the board is left out. */
+const ADDED_SHARE = 0.2;
+
 /**
  * Hangs the lamps of a job on the outputs of its driver, each output a line with a circuit of its own,
  * each lamp limited so that all look alike; on the supply itself where nothing switches them. Lamps for
@@ -138,7 +148,8 @@ export function hangOnDriver(
       names(output),
     );
     keepForward(job, supply, lineId, back !== null);
-    const limit = build?.outputs[output - 1]?.limitAmps ?? Infinity;
+    const { limitAmps: limit = Infinity, holds } = build?.outputs[output - 1] ?? {};
+    const onBoard = holds?.kind === 'resistor' ? holds.ohms : 0;
     const resistorFor = ({ part }: LampCore) => {
       const amps = Math.min(alikeAmps(layout, lamps, part) / share, (GIVEN_SHARE * limit) / alone.length);
       return firstResistor(
@@ -147,13 +158,17 @@ export function hangOnDriver(
         amps,
         1,
         taken,
+        onBoard,
       );
     };
     const name = own.map((l) => names(outputOf(l.id))).filter((n, i, all) => all.indexOf(n) === i);
     job.circuits[id] = usualCircuit(output, name.join(' and '), lineId, {
       ...(back ?? [own[0]]).map(resistorFor).reduce((a, b) => (b.ohms > a.ohms ? b : a)),
       ...(back === null
-        ? { senses: 'as-they-shine' }
+        ? {
+            senses: 'as-they-shine',
+            ...(suffices(holds, onBoard, resistorFor(own[0])) ? { limit: 'none' } : {}),
+          }
         : // Behind one resistor each keeps what is backwards off the other.
           { senses: 'in-turn', limit: 'shared', swapped: outputOf(back[0].id) !== output }),
     });

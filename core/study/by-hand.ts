@@ -1,4 +1,6 @@
 import { cellTypes } from '../part/cell';
+import { driverOf } from '../document/aspect-record';
+import { driverKind } from '../supply/drivers';
 import { lampType } from '../document/lamp-type';
 import { stageBefore } from '../document/line-stages';
 import { supplyKind } from '../supply';
@@ -52,7 +54,9 @@ export function sumByHand(bench: Bench, readings: Readings, circuitId: string): 
   const given = source.beside
     ? supplyKind(source.supply).highestVolts(source.supply)
     : readings.railVolts.greatest;
-  const before = given - (rectified ? SPOKEN_BRIDGE_VOLTS : 0);
+  const driver = driverOf(job);
+  const own = driver ? driverKind(driver).build(driver).ownVolts : null;
+  const before = Math.min(own ?? Infinity, given - (rectified ? SPOKEN_BRIDGE_VOLTS : 0));
   const volts = stageBefore(job, circuitId, 'regulator')?.outVolts ?? before;
   const inRow = Math.min(circuit.inSeries, members.length);
   const forward = type.forwardVolts * type.inSeries * inRow;

@@ -19,6 +19,7 @@ export interface SoldResistor {
  * law), with the body that bears its heat; never for more than the supply gives.
  * @param amps through the resistor
  * @param takenVolts by a rectifier before it
+ * @param thereOhms resistance in its way already, as on a board
  */
 export function firstResistor(
   supply: Supply,
@@ -26,12 +27,13 @@ export function firstResistor(
   amps: number,
   inSeries = 1,
   takenVolts = 0,
+  thereOhms = 0,
 ): SoldResistor {
   const kind = supplyKind(supply);
   const over = kind.highestVolts(supply) - takenVolts - inSeries * led.inSeries * led.forwardVolts;
   const within = Math.min(amps, GIVEN_SHARE * kind.limit(supply).amps);
-  const ohms = nextPreferred(Math.max(1, over / within), 'E12');
-  const watts = Math.max(0, over) ** 2 / ohms;
+  const ohms = nextPreferred(Math.max(1, over / within - thereOhms), 'E12');
+  const watts = (Math.max(0, over) / (ohms + thereOhms)) ** 2 * ohms;
   const body = bodyFor(watts / RESISTOR_MARGIN) ?? resistorBodies[resistorBodies.length - 1];
   return { ohms, ratedWatts: Math.max(LEAST_WATTS, body.watts) };
 }

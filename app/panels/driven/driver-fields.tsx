@@ -9,6 +9,7 @@ import { More } from '../../fields/more';
 import { NumberField } from '../../fields/number-field';
 import { SelectField } from '../../fields/select-field';
 import { useLayoutStore } from '../../store/layout-store';
+import { BoardFields } from './board-fields';
 import { drivenIn } from './driven-in';
 import type { Layout } from '../../../core/document/layout';
 import type { DriverRecord } from '../../../core/document/driver-record';
@@ -245,6 +246,9 @@ export function DriverFields({ layout, jobId, driver }: DriverFieldsProps) {
   return (
     <>
       {fields()}
+      {(driver.kind === 'accessory-pairs' ||
+        driver.kind === 'accessory-reversing' ||
+        driver.kind === 'alternating') && <BoardFields driver={driver} onDriver={put} />}
       {perMinute !== null && (driver.kind === 'flasher' || driver.kind === 'timer') && (
         <p className="hint">
           By the usual sum (0.69 R C a half): <code>{perMinute.toFixed(0)}</code> flashes a minute, each lamp.

@@ -1,7 +1,9 @@
 import {
   flashes,
+  heldBy,
   numbered,
   steadily,
+  type BoardFacts,
   type DriverFeed,
   type DriverKind,
   type OutputId,
@@ -15,6 +17,7 @@ export interface AccessoryPairs {
   readonly addresses: number;
   readonly switches: SwitchedSide;
   readonly limitAmps: number;
+  readonly board?: BoardFacts;
   readonly totalAmps: number;
 }
 
@@ -32,18 +35,18 @@ export const accessoryPairs: DriverKind<AccessoryPairs> = {
   kind: 'accessory-pairs',
   name: 'Accessory decoder, pairs',
   says: 'one of each pair is always on',
-  build: ({ addresses, limitAmps, totalAmps, switches }) => ({
+  build: ({ addresses, limitAmps, totalAmps, switches, board }) => ({
     outputs: numbered(
       2 * addresses,
       limitAmps,
       (n) => `Address ${Math.ceil(n / 2)} ${n % 2 === 1 ? 'thrown' : 'straight'}`,
-    ),
+    ).map(heldBy(board)),
     totalAmps,
     switches,
     onOhms: ON_OHMS,
     ownAmps: OWN_AMPS,
     heldWhenOff: false,
-    ownVolts: null,
+    ownVolts: board?.lampVolts ?? null,
   }),
   perMinute: () => null,
   // Of a pair that is asked for both or for neither, the second stays on.

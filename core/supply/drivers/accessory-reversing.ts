@@ -1,5 +1,12 @@
 import { accessoryPairs } from './accessory-pairs';
-import { numbered, type DriverFeed, type DriverKind, type OutputId } from './driver-kind';
+import {
+  heldBy,
+  numbered,
+  type BoardFacts,
+  type DriverFeed,
+  type DriverKind,
+  type OutputId,
+} from './driver-kind';
 
 /** A decoder for accessories whose address has two contacts that change sides: thrown one is plus, straight the other. */
 export interface AccessoryReversing {
@@ -7,6 +14,7 @@ export interface AccessoryReversing {
   readonly feed: DriverFeed;
   readonly addresses: number;
   readonly limitAmps: number;
+  readonly board?: BoardFacts;
   readonly totalAmps: number;
 }
 
@@ -23,13 +31,14 @@ export const accessoryReversing: DriverKind<AccessoryReversing> = {
   kind: 'accessory-reversing',
   name: 'Accessory decoder, reversing',
   says: 'two wires an address, which change sides; two lamps back to back on them',
-  build: ({ addresses, limitAmps, totalAmps }) => ({
+  build: ({ addresses, limitAmps, totalAmps, board }) => ({
     outputs: numbered(
       2 * addresses,
       limitAmps,
       (n) => `Address ${Math.ceil(n / 2)} ${n % 2 === 1 ? 'thrown' : 'straight'}`,
     ).map((o, i): typeof o & { between: [OutputId, OutputId] } => ({
-      ...o,
+      // A resistor of the board stands in one of the two leads.
+      ...(i % 2 === 0 ? heldBy(board)(o) : o),
       between: [o.id, `out${i % 2 === 0 ? i + 2 : i}`],
     })),
     totalAmps,
@@ -37,7 +46,7 @@ export const accessoryReversing: DriverKind<AccessoryReversing> = {
     onOhms: ON_OHMS,
     ownAmps: OWN_AMPS,
     heldWhenOff: true,
-    ownVolts: null,
+    ownVolts: board?.lampVolts ?? null,
   }),
   perMinute: () => null,
   drive: (record, asked) => accessoryPairs.drive(asPairs(record), asked),

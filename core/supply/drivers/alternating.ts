@@ -1,9 +1,11 @@
 import {
   halvesOf,
+  heldBy,
   inHalves,
   inTurn,
   notInTurn,
   numbered,
+  type BoardFacts,
   type DriverFeed,
   type DriverKind,
   type SwitchedSide,
@@ -19,6 +21,7 @@ export interface Alternating {
   /** It can be set to show its outputs steady. */
   readonly steadyToo: boolean;
   readonly limitAmps: number;
+  readonly board?: BoardFacts;
 }
 
 /** Typical, from memory. */
@@ -30,14 +33,14 @@ export const alternating: DriverKind<Alternating> = {
   kind: 'alternating',
   name: 'Flashing decoder',
   says: 'two outputs that flash in turn',
-  build: ({ limitAmps, switches }) => ({
-    outputs: numbered(2, limitAmps),
+  build: ({ limitAmps, switches, board }) => ({
+    outputs: numbered(2, limitAmps).map(heldBy(board)),
     totalAmps: 2 * limitAmps,
     switches,
     onOhms: ON_OHMS,
     ownAmps: OWN_AMPS,
     heldWhenOff: false,
-    ownVolts: null,
+    ownVolts: board?.lampVolts ?? null,
   }),
   perMinute: (record) => record.perMinute,
   drive({ perMinute, steadyToo }, asked) {

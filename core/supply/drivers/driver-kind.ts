@@ -1,4 +1,5 @@
 import { undriven, type Phase } from '../state';
+import type { OutputHold } from '../../part/decoder-type';
 
 /** How a lamp shows in an aspect: all the time, in the first half of a flash, or in the other. */
 export type Show = 'steady' | 'flash' | 'flash-other';
@@ -14,6 +15,8 @@ export interface DriverOutput {
   readonly limitAmps: number;
   /** The two pins its lamps hang between, the one that goes to plus first; left out where they hang between the common and a pin of its own. */
   readonly between?: readonly [PinId, PinId];
+  /** What on the board limits its current already; nothing where left out. */
+  readonly holds?: OutputHold;
 }
 
 /** A contact of a driver that it switches, where outputs hang between two of them. */
@@ -23,6 +26,7 @@ export interface DriverPin {
   readonly limitAmps: number;
   /** The side it goes to while it conducts. */
   readonly switches: SwitchedSide;
+  readonly holds?: OutputHold;
 }
 export type PinId = string;
 
@@ -56,6 +60,21 @@ export interface DriverBuild {
   readonly ownVolts: number | null;
 }
 
+/**
+ * What the leaflet of a bought board says of its outputs, or was measured on it; what is left out is not
+ * known, and assumed: nothing on it limits, and its lamps get what feeds it.
+ */
+export interface BoardFacts {
+  /** Volts that its lamps are given; null for those that feed it. */
+  readonly lampVolts?: number | null;
+  readonly holds?: OutputHold;
+  /** The side it switches was read, and not taken from how the head is joined. */
+  readonly sideKnown?: boolean;
+}
+
+/** What is assumed of a bought board until it is known. */
+export const assumedBoard = { lampVolts: null, holds: { kind: 'nothing' }, sideKnown: false } as const;
+
 /** A part that a driver is put together from or that is bought for it, with how many and a typical price (common practice, no source). */
 export interface DriverNeed {
   readonly key: string;
@@ -86,7 +105,7 @@ export const pinsOf = ({
   outputs,
   switches,
 }: Pick<DriverBuild, 'pins' | 'outputs' | 'switches'>): readonly DriverPin[] =>
-  pins ?? outputs.map(({ id, name, limitAmps }) => ({ id, name, limitAmps, switches }));
+  pins ?? outputs.map(({ id, name, limitAmps, holds }) => ({ id, name, limitAmps, switches, holds }));
 
 /** The output across the same two contacts the other way round; null where there is none. */
 export const reverseOf = ({ outputs }: Pick<DriverBuild, 'outputs'>, output: string): OutputId | null => {
@@ -102,6 +121,12 @@ export const numbered = (
   name: (n: number) => string = (n) => `Output ${n}`,
 ): DriverOutput[] =>
   Array.from({ length: count }, (_, i) => ({ id: `out${i + 1}`, name: name(i + 1), limitAmps }));
+
+/** An output with what its board limits it by. */
+export const heldBy =
+  (board: BoardFacts | undefined) =>
+  (output: DriverOutput): DriverOutput =>
+    board?.holds ? { ...output, holds: board.holds } : output;
 
 /** One phase in which outputs conduct. */
 export const steadily = (outputs: Iterable<OutputId>): readonly Phase[] => {

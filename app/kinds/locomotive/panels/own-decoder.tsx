@@ -5,7 +5,8 @@ import { More } from '../../../fields/more';
 import { NumberField } from '../../../fields/number-field';
 import { SelectField } from '../../../fields/select-field';
 import { TextField } from '../../../fields/text-field';
-import { shiftedWindows, standardWindows, type OutputHold } from '../../../../core/part/decoder-type';
+import { HoldFields } from '../../../panels/hold-fields';
+import { shiftedWindows, standardWindows } from '../../../../core/part/decoder-type';
 import { MOST_OWN_OUTPUTS, type OwnDecoderRecord } from '../../../../core/document/decoder-record';
 import { plugs } from '../../../../core/part/plug';
 import { readWindows } from '../../../../core/supply/drivers/function-map';
@@ -30,12 +31,6 @@ const windowsOf: Readonly<Record<Mapping, readonly number[] | null>> = {
   typed: standardWindows.map(() => 1),
   free: null,
 };
-const holds: Readonly<Record<OutputHold['kind'], Output['holds']>> = {
-  nothing: { kind: 'nothing' },
-  resistor: { kind: 'resistor', ohms: 1000 },
-  limiter: { kind: 'limiter', amps: 0.01 },
-};
-
 interface OwnDecoderProps {
   readonly own: OwnDecoderRecord;
   readonly onChange: (label: string, own: OwnDecoderRecord) => void;
@@ -207,7 +202,6 @@ function OwnOutput({
   readonly output: Output;
   readonly onChange: (label: string, figures: Partial<Output>) => void;
 }) {
-  const { holds: held } = output;
   return (
     <fieldset className="own-output">
       <legend>Output {number}</legend>
@@ -235,34 +229,7 @@ function OwnOutput({
           ]}
           onChange={(level) => onChange('What an output is for', { level })}
         />
-        <SelectField<OutputHold['kind']>
-          label="Board limits by"
-          value={held.kind}
-          options={[
-            { value: 'nothing', label: 'nothing' },
-            { value: 'resistor', label: 'a resistor' },
-            { value: 'limiter', label: 'a limiter' },
-          ]}
-          onChange={(kind) => onChange('What the board limits', { holds: holds[kind] })}
-        />
-        {held.kind === 'resistor' && (
-          <NumberField
-            label="Its resistor"
-            unit="ohm"
-            figure={held.ohms}
-            limits={{ least: 1, most: 1e6 }}
-            onCommit={(ohms) => onChange('Resistor on the board', { holds: { kind: 'resistor', ohms } })}
-          />
-        )}
-        {held.kind === 'limiter' && (
-          <NumberField
-            label="It holds"
-            unit="amp"
-            figure={held.amps}
-            limits={{ least: 0.0001, most: 1 }}
-            onCommit={(amps) => onChange('Limiter on the board', { holds: { kind: 'limiter', amps } })}
-          />
-        )}
+        <HoldFields holds={output.holds} onChange={(label, holds) => onChange(label, { holds })} />
       </div>
     </fieldset>
   );
