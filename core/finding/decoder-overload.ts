@@ -1,7 +1,8 @@
 import { formatQuantity } from '../quantity/format';
 import { isMoving } from '../document/moving-record';
 import { stateWords } from '../study/state-words';
-import { worstRow } from './about';
+import { sourcesOf } from '../study/sources';
+import { atHighest, worstRow } from './about';
 import { switchingOf } from './outputs';
 import { largerResistors } from './cures';
 import { rule } from './finding';
@@ -27,7 +28,7 @@ export const decoderOverload = rule({
         id: 'decoder-overload',
         severity: 'stop' as const,
         title: `The outputs of the ${word} together carry too much`,
-        sentence: `${stateWords(bench, worst.row.state, { phase: worst.row.phase })}: ${formatQuantity(worst.figure, 'amp')} in all outputs; its limit for them is ${formatQuantity(totalAmps, 'amp')}.`,
+        sentence: `${stateWords(bench, worst.row.state, { phase: worst.row.phase })}: ${formatQuantity(worst.figure, 'amp')} in all outputs${atHighest(sourcesOf(bench)[0], worst.row)}; its limit for them is ${formatQuantity(totalAmps, 'amp')}.`,
         reason: 'Every output has its limit, and all of them together share what feeds them and its heat.',
         paths: [['jobs', jobId, part]],
         terminals: [{ part, terminal: common }],

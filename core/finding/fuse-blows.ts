@@ -1,6 +1,7 @@
 import { FUSE_OHM_AMPS } from '../assembly/elements';
 import { formatQuantity } from '../quantity/format';
-import { worstRow } from './about';
+import { sourceOfLine } from '../study/sources';
+import { atHighest, worstRow } from './about';
 import { rule } from './finding';
 
 /** A fuse carries this share of its rating for good (common practice, no source). */
@@ -24,7 +25,7 @@ export const fuseBlows = rule({
           id: `fuse-blows ${part.id}`,
           severity: worst.figure > part.amps ? ('stop' as const) : ('mind' as const),
           title: `${part.label} is too small`,
-          sentence: `${formatQuantity(worst.figure, 'amp')} flow in it; rated ${formatQuantity(part.amps, 'amp')}, it carries ${formatQuantity(HELD_SHARE * part.amps, 'amp')} for good.`,
+          sentence: `${formatQuantity(worst.figure, 'amp')} flow in it${atHighest(sourceOfLine(bench, part.line), worst.row)}; rated ${formatQuantity(part.amps, 'amp')}, it carries ${formatQuantity(HELD_SHARE * part.amps, 'amp')} for good.`,
           reason:
             'Near its rating a fuse ages and blows one day for no cause. The next size up still guards the wire.',
           subject: { part: part.id },

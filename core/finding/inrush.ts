@@ -1,6 +1,6 @@
 import { formatQuantity } from '../quantity/format';
 import { reservoirsOf } from '../study/line-readings';
-import { LOADED_SHARE } from '../supply';
+import { LOADED_SHARE, supplyKind } from '../supply';
 import { sourceName } from './about';
 import { chargeGently, chargeOhms } from './cures';
 import { recordFacts } from '../kinds/records';
@@ -37,7 +37,7 @@ export const inrush = rule({
         id: 'inrush',
         severity: trips ? ('stop' as const) : slight ? ('note' as const) : ('mind' as const),
         title: trips ? `Charging trips the ${source}` : `Charging strains the ${source}`,
-        sentence: `The empty reservoir draws up to ${formatQuantity(study.peakAmps, 'amp')}${angle}, over the limit of ${formatQuantity(study.limitAmps, 'amp')} for ${formatQuantity(study.overSeconds, 'second')}; ${bears}.`,
+        sentence: `The empty reservoir draws up to ${formatQuantity(study.peakAmps, 'amp')}${supplyKind(bench.supply).highestWords(bench.supply)}${angle}, over the limit of ${formatQuantity(study.limitAmps, 'amp')} for ${formatQuantity(study.overSeconds, 'second')}; ${bears}.`,
         reason: trips
           ? 'It takes the overload for a short circuit and switches off, again and again.'
           : fixed

@@ -2,10 +2,12 @@ import { stageOf } from '../document/line-stages';
 import { nextPreferred } from '../part/preferred';
 import { formatQuantity } from '../quantity/format';
 import { SOCKET_RESISTOR_WATTS, SOCKET_TRANSISTOR_WATTS, trimmersSold } from '../part/hub-socket';
-import { lampWords } from './about';
+import { sourceOfLine } from '../study/sources';
+import { atHighest, lampWords } from './about';
 import { rule, type Cure } from './finding';
 import type { Bench } from '../study/bench';
 import type { TrimmerTravel } from '../study/trimmer-travel';
+import type { TruthRow } from '../study/truth-table';
 
 /** Share of its travel that a trimmer should do something over (common practice, no source). */
 const LIVELY_SHARE = 0.6;
@@ -99,6 +101,14 @@ const turnedDown = ({ jobId }: Bench, line: string, turn: number): Cure[] =>
     },
   }));
 
+/** Heat in a part of a socket, and in which state. */
+interface Hot {
+  readonly row: TruthRow;
+  readonly what: string;
+  readonly watts: number;
+  readonly limit: number;
+}
+
 /** A socket whose transistor or resistor gets too hot. */
 export const socketHeat = rule({
   id: 'socket-heat',
@@ -107,29 +117,25 @@ export const socketHeat = rule({
   judge: (bench, { highest }) =>
     bench.assembly.parts.flatMap((part) => {
       if (part.kind !== 'socket') return [];
-      const worst = highest.reduce<{ transistor: number; resistor: number }>(
-        (most, row) => {
+      const hot = highest
+        .flatMap((row) => {
           const reading = row.readings.parts.get(part.id);
-          if (!reading) return most;
-          return {
-            transistor: Math.max(most.transistor, reading.watts),
-            resistor: Math.max(most.resistor, reading.amps.mean ** 2 * part.seriesOhms),
-          };
-        },
-        { transistor: 0, resistor: 0 },
-      );
-      const hot = [
-        { what: 'transistor', watts: worst.transistor, limit: SOCKET_TRANSISTOR_WATTS },
-        { what: 'resistor', watts: worst.resistor, limit: SOCKET_RESISTOR_WATTS },
-      ].sort((a, b) => b.watts / b.limit - a.watts / a.limit)[0];
-      if (hot.watts <= hot.limit) return [];
+          if (!reading) return [];
+          const resistor = reading.amps.mean ** 2 * part.seriesOhms;
+          return [
+            { row, what: 'transistor', watts: reading.watts, limit: SOCKET_TRANSISTOR_WATTS },
+            { row, what: 'resistor', watts: resistor, limit: SOCKET_RESISTOR_WATTS },
+          ];
+        })
+        .sort((a, b) => b.watts / b.limit - a.watts / a.limit)[0] as Hot | undefined;
+      if (!hot || hot.watts <= hot.limit) return [];
       const { line } = part;
       return [
         {
           id: `socket-heat ${part.id}`,
           severity: 'stop' as const,
           title: `The socket’s ${hot.what} gets too hot`,
-          sentence: `${formatQuantity(hot.watts, 'watt', { significant: 2 })} in the ${hot.what} of ${part.label.toLowerCase()}; it bears ${formatQuantity(hot.limit, 'watt')}.`,
+          sentence: `${formatQuantity(hot.watts, 'watt', { significant: 2 })} in the ${hot.what} of ${part.label.toLowerCase()}${atHighest(sourceOfLine(bench, line), hot.row)}; it bears ${formatQuantity(hot.limit, 'watt')}.`,
           reason:
             'What the lamp does not need stays on the hub as heat. Fewer volts before the hub, a larger resistor, or the trimmer turned down.',
           subject: { part: part.id, line: line ?? undefined },

@@ -32,10 +32,16 @@ const STRIP_VOLTS = 12;
 
 /**
  * The sum by hand for a group's resistor: nameplate volts of lamp and rectifier off the supply, over
- * the current that flows; for a strip its current at full voltage, for the voltage it now gets.
+ * the current that flows; for a strip its current at full voltage, for the voltage it is to get.
+ * @param likedVolts what a strip was liked at; what it now gets where left out
  * @returns null for a group without resistor or current
  */
-export function sumByHand(bench: Bench, readings: Readings, circuitId: string): SumByHand | null {
+export function sumByHand(
+  bench: Bench,
+  readings: Readings,
+  circuitId: string,
+  likedVolts?: number,
+): SumByHand | null {
   const { job, layout } = bench;
   const circuit = job.circuits[circuitId];
   const members = readings.dies.filter((d) => d.circuitId === circuitId && !d.second);
@@ -46,7 +52,7 @@ export function sumByHand(bench: Bench, readings: Readings, circuitId: string): 
   const shared = circuit.limit === 'shared' ? members.length / circuit.inSeries : 1;
   if (type.form === 'strip' && type.inSeries === 3) {
     const atFull = circuit.limit === 'shared' ? type.testAmps * members.length : type.testAmps;
-    const sum = stripShortcut(STRIP_VOLTS, Math.min(STRIP_VOLTS, first.volts.mean), atFull);
+    const sum = stripShortcut(STRIP_VOLTS, Math.min(STRIP_VOLTS, likedVolts ?? first.volts.mean), atFull);
     return { ...sum, left: stripLeftShortcut(STRIP_VOLTS, circuit.ohms, atFull) };
   }
   const rectified = (['bridge', 'diode'] as const).some((k) => stageBefore(job, circuitId, k) !== null);

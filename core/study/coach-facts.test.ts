@@ -71,6 +71,13 @@ describe('the strip that was wanted at 9.5 V (common practice, no source)', () =
     expect(hand.left!.leftVolts).toBeCloseTo(9.18, 2);
     expect(hand.sum).toMatch(/12 V − 10\.\d V/);
   });
+  test('while light that was liked at 9.5 V is wanted, the sum goes by 9.5 V, not by what they get now', () => {
+    const bench = benchOf(stripOn12(47), demoJob);
+    const hand = sumByHand(bench, usualReadings(bench), 'roof', 9.5)!;
+    expect(hand.sum).toMatch(/12 V − 9\.5 V/);
+    // 2.5 V over the strip's full current, 60 mA: 41.7 ohm.
+    expect(hand.figure).toBeCloseTo(2.5 / 0.06, 1);
+  });
   test('"I liked it at 9.5 V" asks for the light it then has', () => {
     const lux = likedLux(stripOn12(47), demoJob, 'roof', 9.5, 0);
     const wanted = change(stripOn12(47), (draft) => void (coachIn(draft, demoJob).wantedLux = lux)).layout;

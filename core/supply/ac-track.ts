@@ -46,7 +46,7 @@ export const acTrack: SupplyKind<AcTrack> = {
           {
             id: 'reversing-pulse',
             name: 'Reversing pulse',
-            says: `To reverse, the track is given a pulse of ${supply.reversingPulseVolts} V.`,
+            says: `To reverse, the track is given a pulse of ${formatQuantity(supply.reversingPulseVolts / Math.SQRT2, 'volt', { significant: 3 })} RMS, ${formatQuantity(supply.reversingPulseVolts, 'volt', { significant: 3 })} peak.`,
           },
         ]
       : [],

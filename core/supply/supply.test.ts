@@ -11,6 +11,7 @@ import {
   type Supply,
   type SupplyKindName,
 } from './index';
+import { acTrack, type AcTrack } from './ac-track';
 import type { Element } from '../circuit/netlist';
 
 const LOAD_OHMS = 10_000;
@@ -118,6 +119,14 @@ describe('the others', () => {
     expect(measured(of('cell', { cell: 'aaa', inSeries: 3 })).mean).toBeCloseTo(3 * 1.58, 2);
     expect(measured(of('cell', { spent: 0.9 })).mean).toBeLessThan(measured(of('cell')).mean - 0.2);
   });
+});
+
+test('a pulse that reverses is told by both its figures: 24 V RMS are 33.9 V at the peak', () => {
+  const [fault] = acTrack.faults(of('ac-track', { reversingPulseVolts: 24 * Math.SQRT2 }) as AcTrack);
+  expect(fault.says).toMatch(/24 V RMS, 33.9 V peak/);
+  expect(
+    acTrack.highestVolts(of('ac-track', { reversingPulseVolts: 24 * Math.SQRT2 }) as AcTrack),
+  ).toBeCloseTo(33.94, 2);
 });
 
 describe('every kind', () => {

@@ -11,6 +11,7 @@ import { CountField } from '../../fields/count-field';
 import { NumberField } from '../../fields/number-field';
 import { SelectField } from '../../fields/select-field';
 import { TextField } from '../../fields/text-field';
+import { SupplyFields } from '../../panels/supplies';
 import { useLayoutStore } from '../../store/layout-store';
 import type { Draft } from 'immer';
 import type { FeedFigures } from '../../../core/feed/reading';
@@ -116,6 +117,9 @@ function PartFields({
               set('supply', 'Supply of a place', (own) => void (own.supplyId = supplyId))
             }
           />
+          {Object.hasOwn(layout.supplies, is.supplyId) && (
+            <SupplyFields supplyId={is.supplyId} supply={layout.supplies[is.supplyId]} />
+          )}
           <CheckField
             label="Its minus is joined to the common return"
             checked={is.joinsMinus ?? false}

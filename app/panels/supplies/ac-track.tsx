@@ -1,3 +1,4 @@
+import { formatQuantity } from '../../../core/quantity/format';
 import { Choice } from '../../fields/choice';
 import { More } from '../../fields/more';
 import { NumberField } from '../../fields/number-field';
@@ -39,11 +40,13 @@ export const AcTrackFields: FieldsOf<'ac-track'> = ({ supply, edit }) => (
     />
     <More label="Reversing pulse, transformer, wires" open={supply.reversingPulseVolts > 0}>
       <NumberField
-        label="Pulse that reverses, 0 V for none"
+        label="Reversing pulse, RMS, 0 V for none"
         unit="volt"
-        figure={supply.reversingPulseVolts}
-        limits={{ least: 0, most: 60, range: '0 V to 60 V' }}
-        onCommit={(v) => edit('Reversing pulse', (s) => void (s.reversingPulseVolts = v))}
+        figure={supply.reversingPulseVolts / Math.SQRT2}
+        significant={3}
+        aside={`${formatQuantity(supply.reversingPulseVolts, 'volt', { significant: 3 })} peak`}
+        limits={{ least: 0, most: 42, range: '0 V to 42 V RMS' }}
+        onCommit={(v) => edit('Reversing pulse', (s) => void (s.reversingPulseVolts = v * Math.SQRT2))}
       />
       <LimitFields supply={supply} edit={edit} />
       <TrackOhms supply={supply} edit={edit} />

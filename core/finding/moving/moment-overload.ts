@@ -1,4 +1,5 @@
 import { formatQuantity } from '../../quantity/format';
+import { supplyKind } from '../../supply';
 import { largerResistors } from '../cures';
 import { switchingOf } from '../outputs';
 import { momentWords, moves, studyOf } from './moving';
@@ -22,7 +23,7 @@ export const momentOverload = rule({
         id: 'moment-overload',
         severity: 'stop' as const,
         title: `At ${momentWords(milliseconds)} the ${word} carries too much`,
-        sentence: `${formatQuantity(amps, 'amp')} in all channels that are lit together then; its limit for them is ${formatQuantity(totalAmps, 'amp')}.`,
+        sentence: `${formatQuantity(amps, 'amp')} in all channels that are lit together then${supplyKind(bench.supply).highestWords(bench.supply)}; its limit for them is ${formatQuantity(totalAmps, 'amp')}.`,
         reason:
           'Every pin has its limit, and all of them share another. Pulses that dim begin together: for a moment each lamp draws all it draws at full.',
         paths: [['jobs', jobId, 'driver']],

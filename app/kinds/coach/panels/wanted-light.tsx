@@ -68,8 +68,18 @@ export function WantedLight({ layout, jobId, solved }: CoachProps) {
   };
   const wants = (lux: number, key?: string): void =>
     edit('Wanted light', (draft) => void (coachIn(draft, jobId).wantedLux = lux), key);
+  // Without a resistor on the bench supply the lamps got its volts; the sum goes by them while that light is wanted.
+  const [liked, setLiked] = useState<{ readonly lux: number; readonly volts: number } | null>(null);
   const word = wantedWords.find((w) => w.lux === job.wantedLux);
-  const hand = group && solved.readings ? sumByHand(solved.bench, solved.readings, group.id) : null;
+  const hand =
+    group && solved.readings
+      ? sumByHand(
+          solved.bench,
+          solved.readings,
+          group.id,
+          liked?.lux === job.wantedLux ? liked.volts : undefined,
+        )
+      : null;
   return (
     <>
       <CircuitChoice job={job} jobId={jobId} />
@@ -131,7 +141,17 @@ export function WantedLight({ layout, jobId, solved }: CoachProps) {
           says={`${Math.round(windowLightness(job.wantedLux))} of 100 · ${formatQuantity(job.wantedLux, 'lux', { significant: 2 })}`}
           onChange={(l) => wants(Number((FULL_LUX * shareOfLightness(l)).toPrecision(3)), 'wanted-by-feel')}
         />
-        {group && <Liked layout={layout} jobId={jobId} circuitId={group.id} onLike={wants} />}
+        {group && (
+          <Liked
+            layout={layout}
+            jobId={jobId}
+            circuitId={group.id}
+            onLike={(lux, volts) => {
+              wants(lux);
+              setLiked(volts === null ? null : { lux, volts });
+            }}
+          />
+        )}
         {offered && (
           <>
             <p className="list-head">{exactWords(offered, job.wantedLux)}</p>
@@ -175,7 +195,8 @@ interface LikedProps {
   readonly layout: CoachProps['layout'];
   readonly jobId: string;
   readonly circuitId: string;
-  readonly onLike: (lux: number) => void;
+  /** With the volts the lamps had themselves; null behind a resistor. */
+  readonly onLike: (lux: number, volts: number | null) => void;
 }
 
 /** "I liked it at 9.5 V on my bench supply." */
@@ -191,7 +212,7 @@ function Liked({ layout, jobId, circuitId, onLike }: LikedProps) {
       if (!(lux >= 0.1)) setRefusal(`At ${volts} V these lamps are dark.`);
       else {
         setRefusal(null);
-        onLike(Number(Math.min(1e5, lux).toPrecision(3)));
+        onLike(Number(Math.min(1e5, lux).toPrecision(3)), ohms === 0 ? volts : null);
       }
     } catch (error) {
       setRefusal(textOf(error));

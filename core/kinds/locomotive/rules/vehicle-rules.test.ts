@@ -204,6 +204,8 @@ describe('limits of a decoder (75 mA an output: three lamps of 20 mA are safe, f
       });
     const [over] = found(heavy(680), 'decoder-overload');
     expect(over.figures[0].is).toBeGreaterThan(0.25);
+    // DCC of 15 V whose booster may be set to 18.
+    expect(over.sentence).toMatch(/in all outputs with the (booster|track) at its highest, .*18 V/);
     expect(found(heavy(1500), 'decoder-overload')).toEqual([]);
     expect(found(patched(heavy(680), over.remedies[0].patches), 'decoder-overload')).toEqual([]);
   });
