@@ -77,6 +77,8 @@ export interface Judgement extends Omit<Finding, 'rule' | 'remedies' | 'subject'
 export interface Rule<Needs extends StudyName = StudyName> {
   readonly id: string;
   readonly needs: readonly Needs[];
+  /** It tells a wish that is missed, and nothing that breaks: a cure of something else may bring it. */
+  readonly isWish?: boolean;
   /** Whether a job has anything it is about; it is when left out. */
   about?(bench: Bench): boolean;
   judge(bench: Bench, studies: Pick<Studies, Needs>): Judgement[];

@@ -167,6 +167,7 @@ function unjudged(
 /** Tries cures on a job: applied, judged, what is newly wrong mended, and dropped where that does not end well. */
 class Trial {
   private readonly rules: readonly Rule[];
+  private readonly wishes: ReadonlySet<string>;
   private wrong: ReadonlyMap<string, Severity> | null = null;
   private readonly desks = new WeakMap<Layout, StudyDesk>();
 
@@ -176,6 +177,7 @@ class Trial {
     private readonly found: readonly Judged[],
   ) {
     this.rules = all.filter(isTrial);
+    this.wishes = new Set(all.flatMap((r) => (r.isWish ? [r.id] : [])));
   }
 
   /** @returns null for a cure that does not hold */
@@ -194,7 +196,7 @@ class Trial {
       if (now === null) return null;
       left = now;
       const wrong = yield* this.wrongBefore();
-      const fresh = now.filter((f) => isNew(f, wrong));
+      const fresh = now.filter((f) => isNew(f, wrong) && !this.wishes.has(f.rule));
       if (fresh.length === 0) break;
       const next: Layout | null = round < MOST_ROUNDS ? mended(at, fresh) : null;
       if (next === null) {

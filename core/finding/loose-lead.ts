@@ -1,3 +1,4 @@
+import { emptyCircuits, takeEmptyOut } from '../document/empty-circuits';
 import { inOrder } from '../document/in-order';
 import { looseTerminals } from '../assembly/assembly';
 import { aboutLamps, lampWords, plural } from './about';
@@ -38,6 +39,11 @@ export const looseLead = rule({
       });
     }
     const hung = assembly.parts.some((p) => p.lamp !== null && p.circuit !== null);
+    const withoutLamps = emptyCircuits(job);
+    const takeOut: Cure = {
+      label: `Take ${withoutLamps.map((id) => job.circuits[id].name).join(' and ')} out: no lamp hangs there`,
+      recipe: (draft) => takeEmptyOut(draft.jobs[jobId], withoutLamps),
+    };
     for (const terminal of looseTerminals(assembly)) {
       const part = assembly.parts.find((p) => p.id === terminal.part)!;
       // A decoder's or a driver's spare wires end in the air; without lamps the feed ends where the first lamp will go.
@@ -58,6 +64,7 @@ export const looseLead = rule({
         paths: [part.path],
         terminals: [terminal],
         figures: [{ is: 1, limit: 0, unit: 'pieces' }],
+        cures: withoutLamps.length > 0 ? [takeOut] : [],
       });
     }
     return findings;

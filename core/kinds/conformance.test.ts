@@ -216,6 +216,8 @@ const elsewhere = [
   'one-direction',
   'cell-load',
   'cell-hours',
+  'cell-fades',
+  'unlike-sharing',
   'faint',
   'first-show',
   'limiter-headroom',

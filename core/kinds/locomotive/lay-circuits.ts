@@ -1,6 +1,6 @@
-import { bulbs } from '../../part/bulb';
 import { hasCommon, plugs } from '../../part/plug';
 import { decoderTypeOf, type DecoderRecord } from '../../document/decoder-record';
+import { takeEmptyOut } from '../../document/empty-circuits';
 import { endNames } from '../../document/ends';
 import { inOrder } from '../../document/in-order';
 import { isHead, isTail, lampRoles, showsOf, type LampRoleName } from '../../document/lamp-roles';
@@ -8,11 +8,11 @@ import { lineFrom, putStage, stageOf } from '../../document/line-stages';
 import { presetNameOf, wireBy, type PresetName } from '../../document/presets';
 import { usualCircuit } from '../../document/usual-circuit';
 import { usualRule } from '../../supply/drivers/function-map';
+import { isBulb, suitLimits } from './suit-limits';
 import type { CircuitRecord, LineRecord, StageOf } from '../../document/wiring-record';
 import type { LocomotiveRecord, VehicleLampRecord } from './record';
 
 type Lamp = VehicleLampRecord & { readonly id: string };
-const isBulb = (lamp: Pick<VehicleLampRecord, 'part'>): boolean => Object.hasOwn(bulbs, lamp.part);
 
 /** What stood in the way of each lamp before it was wired anew. */
 interface Before {
@@ -112,11 +112,18 @@ export function layOnTrack(job: LocomotiveRecord, preset: PresetName): string[] 
  * @returns what was left out, in words
  */
 export function wireAnew(job: LocomotiveRecord): string[] {
-  if (job.decoder) return layOnDecoder(job, job.decoder, job.decoder.plug);
+  if (job.decoder) {
+    const said = layOnDecoder(job, job.decoder, job.decoder.plug);
+    takeEmptyOut(job);
+    suitLimits(job);
+    return said;
+  }
   const like = Object.keys(job.circuits)
     .map((id) => presetNameOf(job, id))
     .find((name) => name !== null && name !== 'own-bridge' && name !== 'bulb');
-  return layOnTrack(job, like ?? 'shared-both-ways');
+  const said = layOnTrack(job, like ?? 'shared-both-ways');
+  suitLimits(job);
+  return said;
 }
 
 /** Roles that share an output on a decoder, in the order outputs are given away. */

@@ -18,7 +18,9 @@ import { lampRoles, type LampRoleName, type Shows } from '../../../../core/docum
 import { lampTypes } from '../../../../core/document/lamp-type';
 import { keepAsSet, setsOf } from '../../../../core/kinds/locomotive/lamp-sets';
 import { layLampSet, usualVehicleLamp } from '../../../../core/kinds/locomotive/lay-lamps';
+import { hangLoose, setRole, takeLamp } from '../../../../core/kinds/locomotive/change-lamps';
 import { wireAnew } from '../../../../core/kinds/locomotive/lay-circuits';
+import { suitLimits } from '../../../../core/kinds/locomotive/suit-limits';
 import { useLocomotiveEdit, type LocomotiveProps } from '../locomotive-props';
 import type { Draft } from 'immer';
 import type { Layout } from '../../../../core/document/layout';
@@ -108,6 +110,7 @@ export function LampsPanel({ layout, jobId, job }: LocomotiveProps) {
             set('Another lamp', (j) => {
               const order = 1 + Math.max(0, ...Object.values(job.lamps).map((l) => l.order));
               j.lamps[id] = usualVehicleLamp(job, 'headlight', end, order, layout.scale);
+              hangLoose(j);
             });
             setChosen(id);
           }}
@@ -151,9 +154,8 @@ export function LampsPanel({ layout, jobId, job }: LocomotiveProps) {
                 label: lampRoles[r].name,
               }))}
               onChange={(role) =>
-                change('Role', (l) => {
-                  l.role = role;
-                  l.part = lampRoles[role].part;
+                set('Role', (j) => {
+                  if (lampId !== undefined) setRole(j, lampId, role);
                 })
               }
             />
@@ -164,7 +166,13 @@ export function LampsPanel({ layout, jobId, job }: LocomotiveProps) {
                 ...types.map((t) => ({ value: t.id, label: t.name })),
                 ...Object.values(bulbs).map((b) => ({ value: b.id, label: b.name })),
               ]}
-              onChange={(part) => change('Lamp type', (l) => void (l.part = part))}
+              onChange={(part) =>
+                set('Lamp type', (j) => {
+                  if (lampId === undefined) return;
+                  j.lamps[lampId].part = part;
+                  suitLimits(j);
+                })
+              }
             />
             <SelectField<LampBodyName>
               label="Body"
@@ -269,10 +277,7 @@ export function LampsPanel({ layout, jobId, job }: LocomotiveProps) {
             />
           </More>
           <div className="button-row">
-            <Button
-              danger
-              onClick={() => set('A lamp taken away', (j) => void Reflect.deleteProperty(j.lamps, lampId))}
-            >
+            <Button danger onClick={() => set('A lamp taken away', (j) => takeLamp(j, lampId))}>
               Take it away
             </Button>
           </div>

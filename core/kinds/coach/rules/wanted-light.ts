@@ -1,4 +1,5 @@
 import { LONG_LIFE_NEAR, missOf } from '../wanted-miss';
+import { FAINT_LIGHTNESS } from '../../../light/lamp-light';
 import { formatQuantity } from '../../../quantity/format';
 import { stateWords } from '../../../study/state-words';
 import { usualState } from '../../../study/states';
@@ -30,6 +31,7 @@ function whyLess(job: CoachRecord, now: Readings): string {
 export const wantedLight = rule({
   id: 'wanted-light',
   needs: ['now'],
+  isWish: true,
   about: ({ layout, jobId }) =>
     Object.values(coachIn(layout, jobId).lamps).some((l) => l.role === 'room' && l.circuitId !== null),
   judge(bench, { now }) {
@@ -37,7 +39,11 @@ export const wantedLight = rule({
     const job = coachIn(layout, jobId);
     const { litLux } = coachLight(job, now);
     const miss = missOf(job, litLux);
-    if (miss === null) return [];
+    // What is dark is told as that.
+    const seen = now.dies.some((d) => job.lamps[d.lampId].role === 'room' && d.lightness >= FAINT_LIGHTNESS);
+    if (miss === null || !seen) return [];
+    const words = stateWords(bench, usualState(bench), { throttle: true, otherwise: '' });
+    const set = words === '' ? '' : ` (${words})`;
     const rooms = new Set(
       Object.values(job.lamps).flatMap((l) =>
         l.role === 'room' && l.circuitId !== null ? [l.circuitId] : [],
@@ -50,7 +56,7 @@ export const wantedLight = rule({
         id: 'wanted-light',
         severity: less ? ('mind' as const) : ('note' as const),
         title: less ? 'Darker than is wanted' : 'Brighter than is wanted',
-        sentence: `${lux(litLux)} at the lit windows with ${stateWords(bench, usualState(bench))}; ${lux(job.wantedLux)} are wanted.`,
+        sentence: `${lux(litLux)} at the lit windows${set}; ${lux(job.wantedLux)} are wanted.`,
         reason: less
           ? whyLess(job, now)
           : 'A larger resistor gives the light that is wanted, draws less and lasts longer.',
