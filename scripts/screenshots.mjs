@@ -52,7 +52,7 @@ const views = {
   locomotive: ['/bench/diesel-shunter/circuit', judged],
   'locomotive-functions': ['/bench/railcar-tern/functions', judged],
   scene: [
-    '/bench/carousel/timeline',
+    '/bench/lighthouse/timeline',
     async (page) => {
       await judged(page);
       await page.locator('.timeline-clip').first().waitFor();

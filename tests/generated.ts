@@ -14,7 +14,7 @@ function opened(path: string): Layout {
 }
 
 /** The layout as the application shows it first, fresh: the boat train with its rooms and two rows. */
-export const boatTrain = (): Layout => opened('../demo/brackwater-quay.hazel.json');
+export const boatTrain = (): Layout => opened('./layouts/quay-version-11.hazel.json');
 
 /**
  * The same harbour as version 2 of the file had it, brought up to date when it is opened: seven lamps

@@ -15,8 +15,8 @@ export interface HubSocket {
 }
 
 /**
- * The transistor of such a socket: a small-signal one, typical, from memory. With it a hub on 24 V gives
- * 16 mA at full and is dark from about half a turn, as one was read (common practice, one specimen).
+ * The transistor of such a socket: a small-signal one, typical, from memory. What one hub was read at with
+ * it is held in the test of the trimmer's travel.
  */
 export const socketTransistor: TransistorModel = {
   saturationAmps: 1e-14,
@@ -30,11 +30,11 @@ export const socketTransistor: TransistorModel = {
   emitterOhms: 0,
 };
 
-/** A socket as one was read at 24 V: 681 ohm, 154 kohm, 10 kohm (common practice, one specimen). */
+/** A socket in round values that set a lamp over most of the trimmer's way at 24 V. */
 export const usualSocket: HubSocket = {
-  seriesOhms: 681,
-  baseOhms: 154e3,
-  trimmerOhms: 10e3,
+  seriesOhms: 680,
+  baseOhms: 220e3,
+  trimmerOhms: 22e3,
   turn: 1,
   on: true,
 };

@@ -77,7 +77,9 @@ describe('another way beside the one it is built by', () => {
         if (presetNameOf(job, circuitId) !== id || limit === 'none') continue;
         const [is, was] = [brightest(made, jobId).get(circuitId) ?? 0, before.get(circuitId) ?? 0];
         // The next of E12 above takes up to a fifth; nothing is brighter than it was by more than the curve bends.
-        if (was > 1e-3 && circuit.inSeries === 1) expect(is / was).toBeGreaterThan(0.75);
+        // Where next to no resistance is left there are no volts for more, as behind a bridge on two cells.
+        const open = circuit.ohms <= 1.2;
+        if (was > 1e-3 && circuit.inSeries === 1 && !open) expect(is / was).toBeGreaterThan(0.75);
         if (was > 1e-3) expect(is / was).toBeLessThan(1.05);
       }
     }

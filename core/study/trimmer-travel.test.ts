@@ -6,12 +6,14 @@ import { usualSupply } from '../document/usual-supply';
 import { checkJob } from '../finding/check';
 import { displayModelIn } from '../kinds/display-model/jobs';
 import { newDisplayModel } from '../kinds/display-model/make';
-import { usualSocket } from '../part/hub-socket';
 import { benchOf } from './bench';
 import { Solver } from './solver';
 import { usualState } from './states';
 import { TRIMMER_STEPS, trimmerTravel } from './trimmer-travel';
 import type { Layout } from '../document/layout';
+
+/** A socket as one was read (common practice, one specimen). */
+const specimen = { seriesOhms: 681, baseOhms: 154e3, trimmerOhms: 10e3, turn: 1, on: true } as const;
 
 /** A lamp plugged into a hub behind its own bridge, on so many volts. */
 function onHub(volts: number, socket = {}): Layout {
@@ -31,7 +33,7 @@ function onHub(volts: number, socket = {}): Layout {
     putRectifier(job.lines.stand, 'silicon-bridge');
     putStage(job.lines.stand, 'reservoir', { farads: 100e-6, ratedVolts: 35 });
     job.lines['socket-1'] = lineFrom({ kind: 'line', line: 'stand' }, 2, 'Socket 1');
-    putStage(job.lines['socket-1'], 'socket', { ...usualSocket, ...socket });
+    putStage(job.lines['socket-1'], 'socket', { ...specimen, ...socket });
     Object.assign(job.circuits.lamps, { limit: 'none', lineId: 'socket-1' });
   }).layout;
 }

@@ -53,7 +53,7 @@ describe('building, as a new user would', () => {
     // What was soldered on has gone out of the drawer.
     await page.goto(`${host.base}/drawer`);
     const whites = page.getByLabel('How many of Lamp warm white, 2700 K');
-    await expect.poll(() => whites.inputValue()).toBe('16');
+    await expect.poll(() => whites.inputValue()).toBe('14');
     expect(troubles).toEqual([]);
     await context.close();
   });

@@ -85,17 +85,16 @@ describe('an old bulb-lit power car, as a new user would', () => {
   });
 });
 
-describe('the shunter that was wired backwards', () => {
-  test('shows red going forward; each cure swaps the two leads of an end', async () => {
+describe('the shunter with one lamp the wrong way round', () => {
+  test('one of three stays dark; the cure turns that one alone, and the others stay as they are', async () => {
     const { page, context, troubles } = await visit(browser, `${host.base}/bench/diesel-shunter`);
     await judged(page);
-    await expect.poll(() => figure(page, 'end-A')).toBe('red');
-    await page.getByRole('button', { name: 'Swap the two leads of End A' }).click();
-    await judged(page);
     await expect.poll(() => figure(page, 'end-A')).toBe('white');
-    await page.getByRole('button', { name: 'Swap the two leads of End B' }).click();
+    await finding(page, 'never-lit').waitFor();
+    await page.getByRole('button', { name: 'Turn Headlight A right' }).click();
     await judged(page);
-    await expect.poll(() => finding(page, 'head-and-tail-exchanged').count()).toBe(0);
+    await expect.poll(() => finding(page, 'never-lit').count()).toBe(0);
+    await expect.poll(() => figure(page, 'end-A')).toBe('white');
     await page.getByRole('link', { name: /Try/ }).click();
     const row = page.getByRole('row', { name: /^Headlight A left \d+ % \d+ % \d+ %/ });
     await row.waitFor();

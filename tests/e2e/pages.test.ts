@@ -119,7 +119,7 @@ const pages: readonly (readonly [string, readonly Own[] | null])[] = [
   ['/bench/harbour-office/circuit', null],
   ['/bench/quay-starter/aspects', null],
   ['/bench/quay-street/power', null],
-  ['/bench/carousel/timeline', null],
+  ['/bench/lighthouse/timeline', null],
   ['/train/boat-train', ['coach', 'locomotive']],
   ['/feeds', null],
   ['/overhead', null],

@@ -15,7 +15,7 @@ import type { Layout } from '../../../core/document/layout';
 const NONE = 'none';
 type Sort = AddressableName | typeof NONE;
 const USUAL_COUNT = 24;
-const USUAL_VOLTS = 16;
+const USUAL_VOLTS = 12;
 
 /** Few questions, and a scene stands to scale and moves. */
 export function NewScene({ layout }: { readonly layout: Layout }) {
@@ -44,7 +44,7 @@ export function NewScene({ layout }: { readonly layout: Layout }) {
         <>
           <Choice<SceneShape>
             label="What is it?"
-            columns={5}
+            columns={3}
             options={sceneShapes.map((id) => ({ value: id, name: shapes[id].name, figure: shapes[id].says }))}
             value={shape}
             onChoose={(to) => {

@@ -98,6 +98,38 @@ const fronts: Readonly<Record<Shape, Drawn>> = {
       ))}
     </>
   ),
+  lighthouse: (w, h) => (
+    <>
+      <path d={`M${w * 0.2} 0L${w * 0.3} ${-h * 0.78}H${w * 0.7}L${w * 0.8} 0Z`} fill={WALL} />
+      <path
+        d={`M${w * 0.245} ${-h * 0.34}L${w * 0.268} ${-h * 0.52}H${w * 0.732}L${w * 0.755} ${-h * 0.34}Z`}
+        fill={CANVAS[0]}
+      />
+      {[0.2, 0.44, 0.64].map((y) => (
+        <rect
+          key={y}
+          x={w * 0.43}
+          y={-h * (y + 0.03)}
+          width={w * 0.14}
+          height={h * 0.06}
+          fill="#151c1a"
+          stroke={TRIM}
+          strokeWidth={w * 0.01}
+        />
+      ))}
+      <rect x={w * 0.16} y={-h * 0.8} width={w * 0.68} height={h * 0.025} fill={TRIM} />
+      <rect
+        x={w * 0.34}
+        y={-h * 0.92}
+        width={w * 0.32}
+        height={h * 0.12}
+        fill="#151c1a"
+        stroke={TRIM}
+        strokeWidth={w * 0.02}
+      />
+      <path d={`M${w * 0.28} ${-h * 0.92}L${w / 2} ${-h}L${w * 0.72} ${-h * 0.92}Z`} fill={CANVAS[0]} />
+    </>
+  ),
 };
 
 /** What a scene is, without its lamps. */

@@ -21,7 +21,7 @@ export function LightFigures({ rig, light }: LightFiguresProps) {
     [
       'Mean',
       lux(light.meanLux),
-      `${lux(rig.wanted.lux)} wanted, ${steps === 0 ? 'met' : `${Math.abs(steps)} steps ${steps < 0 ? 'darker' : 'brighter'}`}`,
+      `${lux(rig.wanted.lux)} wanted, ${steps === 0 ? 'met' : `${Math.abs(steps)} ${Math.abs(steps) === 1 ? 'step' : 'steps'} ${steps < 0 ? 'darker' : 'brighter'}`}`,
     ],
     ['Least', lux(light.leastLux), `${Math.round((100 * light.leastLux) / light.meanLux)} % of the mean`],
     ['Front edge', lux(light.frontLux), ''],

@@ -27,59 +27,57 @@ export function BoardFields({ driver, onDriver }: BoardFieldsProps) {
     (driver.kind !== 'accessory-reversing' && !board.sideKnown);
   return (
     <>
-      <div className="two-fields">
-        <SelectField<'assumed' | 'fed' | 'own'>
-          label="Lamp volts"
-          value={lampVolts === undefined ? 'assumed' : lampVolts === null ? 'fed' : 'own'}
+      <SelectField<'assumed' | 'fed' | 'own'>
+        label="Lamp volts"
+        value={lampVolts === undefined ? 'assumed' : lampVolts === null ? 'fed' : 'own'}
+        options={[
+          ...(lampVolts === undefined
+            ? [{ value: 'assumed' as const, label: 'as it is fed (assumed)' }]
+            : []),
+          { value: 'fed', label: 'as it is fed' },
+          { value: 'own', label: 'of its own' },
+        ]}
+        onChange={(is) => {
+          if (is === 'fed') put('Lamp volts as it is fed', { lampVolts: null });
+          if (is === 'own')
+            put(`Lamp volts of ${formatQuantity(OWN_VOLTS, 'volt')}`, { lampVolts: OWN_VOLTS });
+        }}
+      />
+      {typeof lampVolts === 'number' && (
+        <NumberField
+          label="Its own volts"
+          unit="volt"
+          figure={lampVolts}
+          limits={{ least: 1, most: 30 }}
+          onCommit={(v) => put('Lamp volts', { lampVolts: v })}
+        />
+      )}
+      {driver.kind !== 'accessory-reversing' && (
+        <SelectField<'assumed' | SwitchedSide>
+          label="Outputs switch"
+          value={board.sideKnown ? driver.switches : 'assumed'}
           options={[
-            ...(lampVolts === undefined
-              ? [{ value: 'assumed' as const, label: 'as it is fed (assumed)' }]
-              : []),
-            { value: 'fed', label: 'as it is fed' },
-            { value: 'own', label: 'of its own' },
+            ...(board.sideKnown
+              ? []
+              : [{ value: 'assumed' as const, label: `${driver.switches} (assumed from the head)` }]),
+            { value: 'minus', label: 'minus' },
+            { value: 'plus', label: 'plus' },
           ]}
-          onChange={(is) => {
-            if (is === 'fed') put('Lamp volts as it is fed', { lampVolts: null });
-            if (is === 'own')
-              put(`Lamp volts of ${formatQuantity(OWN_VOLTS, 'volt')}`, { lampVolts: OWN_VOLTS });
+          onChange={(switches) => {
+            if (switches === 'assumed') return;
+            onDriver(`Outputs switch ${switches}`, {
+              ...driver,
+              switches,
+              board: { ...board, sideKnown: true },
+            });
           }}
         />
-        {typeof lampVolts === 'number' && (
-          <NumberField
-            label="Its own volts"
-            unit="volt"
-            figure={lampVolts}
-            limits={{ least: 1, most: 30 }}
-            onCommit={(v) => put('Lamp volts', { lampVolts: v })}
-          />
-        )}
-        {driver.kind !== 'accessory-reversing' && (
-          <SelectField<'assumed' | SwitchedSide>
-            label="Outputs switch"
-            value={board.sideKnown ? driver.switches : 'assumed'}
-            options={[
-              ...(board.sideKnown
-                ? []
-                : [{ value: 'assumed' as const, label: `${driver.switches} (assumed from the head)` }]),
-              { value: 'minus', label: 'minus' },
-              { value: 'plus', label: 'plus' },
-            ]}
-            onChange={(switches) => {
-              if (switches === 'assumed') return;
-              onDriver(`Outputs switch ${switches}`, {
-                ...driver,
-                switches,
-                board: { ...board, sideKnown: true },
-              });
-            }}
-          />
-        )}
-        <HoldFields
-          holds={board.holds}
-          kinds={driver.kind === 'accessory-reversing' ? ['nothing', 'resistor'] : undefined}
-          onChange={(label, holds) => put(label, { holds })}
-        />
-      </div>
+      )}
+      <HoldFields
+        holds={board.holds}
+        kinds={driver.kind === 'accessory-reversing' ? ['nothing', 'resistor'] : undefined}
+        onChange={(label, holds) => put(label, { holds })}
+      />
       {open && (
         <p className="hint">
           What is assumed decides the resistors: set it by the leaflet, or measure an output with a lamp on

@@ -87,7 +87,7 @@ export const stringBrownsOut = rule({
         id: 'string-browns-out',
         severity: 'stop' as const,
         title: `${of.string!.name}: its far end browns out`,
-        sentence: `In its brightest moment ${formatQuantity(run.leastVolts, 'volt')} are left where they are least; what controls a lamp wants ${formatQuantity(LEAST_WORKING_VOLTS, 'volt')}.`,
+        sentence: `In its brightest moment ${formatQuantity(run.leastVolts, 'volt', { significant: 3 })} are left where they are least; what controls a lamp wants ${formatQuantity(LEAST_WORKING_VOLTS, 'volt')}.`,
         reason:
           'Volts fall along the string’s own copper. Below these a lamp forgets its colour or passes on what it likes.',
         paths: [['jobs', bench.jobId, 'string', 'feeds']],

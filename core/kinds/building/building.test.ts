@@ -131,8 +131,8 @@ describe('what is found', () => {
     const layout = house((b) => {
       for (const [id, turn] of [
         ['socket-1', 1],
-        ['socket-2', 0.49],
-        ['socket-3', 0.49],
+        ['socket-2', 0.3],
+        ['socket-3', 0.3],
       ] as const)
         b.lines[id].stages.socket = { ...b.lines[id].stages.socket, turn } as never;
     });

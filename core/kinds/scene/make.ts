@@ -89,6 +89,7 @@ function usualTimeline(
     from: number,
     to: number,
     colour: readonly number[] = [255, 255, 255],
+    parameters: readonly number[] = usualParameters(effect),
   ): void => {
     order++;
     clips[`clip-${order}`] = {
@@ -97,13 +98,13 @@ function usualTimeline(
       fromMilliseconds: from,
       toMilliseconds: to,
       effect,
-      parameters: usualParameters(effect),
+      parameters: [...parameters],
       colour: [colour[0], colour[1], colour[2]],
     };
   };
-  shapes[shape].groups.forEach(({ id, name, effect }, i) => {
+  shapes[shape].groups.forEach(({ id, name, effect, parameters }, i) => {
     groups[id] = { of: 'lamps', order: i + 1, name, lamps: lampsOf(id) };
-    clip(id, effect, 0, LASTS);
+    clip(id, effect, 0, LASTS, undefined, parameters);
   });
   if (string) {
     groups.string = {

@@ -5,7 +5,7 @@ import { lampCore } from '../../document/lamp-record';
 import { brokenInMoving, movingCore } from '../../document/moving-record';
 
 /** What a scene looks like from the front. */
-export const sceneShapes = ['ride', 'sign', 'shop', 'shed', 'fire'] as const;
+export const sceneShapes = ['ride', 'sign', 'shop', 'shed', 'fire', 'lighthouse'] as const;
 export type SceneShape = (typeof sceneShapes)[number];
 
 export const sceneLampRecord = z.looseObject({
@@ -16,7 +16,7 @@ export const sceneLampRecord = z.looseObject({
   heightMillimetres: z.number().min(0).max(2000),
 });
 
-/** A piece whose light moves: a fairground ride, a sign, a shop front, a shed with a welder, a fire. */
+/** A piece whose light moves: a lighthouse, a fairground ride, a sign, a shop front, a shed with a welder, a fire. */
 export const sceneRecord = z.looseObject({
   ...jobCore,
   ...drivenCore,

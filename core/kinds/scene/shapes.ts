@@ -17,6 +17,8 @@ interface ShapeGroup {
   readonly id: string;
   readonly name: string;
   readonly effect: MovingEffectName;
+  /** Where it is not as the effect commonly is. */
+  readonly parameters?: readonly number[];
 }
 
 /** A sort of scene as it commonly is; sizes full size, in metres (common practice, no source). */
@@ -112,6 +114,27 @@ export const shapes: Readonly<Record<SceneShape, Shape>> = {
       { name: 'Glow', part: 'red', x: 0.68, y: 0.28, group: 'fire' },
     ],
     groups: [{ id: 'fire', name: 'Fire', effect: 'fire' }],
+  },
+  lighthouse: {
+    name: 'Lighthouse',
+    says: 'a beam that turns, the keeper from room to room',
+    width: 5.2,
+    height: 13.5,
+    lamps: [
+      ...row(
+        2,
+        (i) => ({ name: `Lantern ${i + 1}`, part: 'white-warm', x: 0.44 + 0.12 * i, y: 0.86 }),
+        'lantern',
+      ),
+      { name: 'Watch room', part: 'white-warm', x: 0.5, y: 0.64, group: 'keeper' },
+      { name: 'Bedroom', part: 'white-warm', x: 0.5, y: 0.44, group: 'keeper' },
+      { name: 'Kitchen', part: 'white-warm', x: 0.5, y: 0.2, group: 'keeper' },
+    ],
+    groups: [
+      { id: 'lantern', name: 'Lantern', effect: 'beacon' },
+      // Somebody goes about quickly: every room is lit within the time line.
+      { id: 'keeper', name: 'Keeper’s rooms', effect: 'rooms', parameters: [2000, 60] },
+    ],
   },
 };
 
