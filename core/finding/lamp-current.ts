@@ -3,6 +3,7 @@ import { formatQuantity } from '../quantity/format';
 import { inOrder } from '../document/in-order';
 import { aboutLamps, atHighest, lampWords, plural } from './about';
 import { largerResistors, resistorEach, wantedLimit } from './cures';
+import { evenStrings } from './odd-string';
 import { rule, type Cure, type Judgement } from './finding';
 import type { Bench } from '../study/bench';
 import type { DieVerdict, TruthRow } from '../study/truth-table';
@@ -97,7 +98,7 @@ export const lampCurrent = rule({
           subject: { circuit: id, lamps: ids },
           ...aboutLamps(bench, ids),
           figures: [{ is: top.amps, limit, unit: 'amp' }],
-          cures: cures(bench, id, named),
+          cures: [...evenStrings(bench, id, usual), ...cures(bench, id, named)],
         },
       ];
     }),

@@ -23,6 +23,7 @@ import { neverLit } from './never-lit';
 import { noAnswer } from './no-answer';
 import { noCurrentLimit } from './no-current-limit';
 import { notInMapping } from './not-in-mapping';
+import { oddString } from './odd-string';
 import { oneDirection } from './one-direction';
 import { outputOverload } from './output-overload';
 import { pickupDrag } from './pickup-drag';
@@ -50,6 +51,7 @@ export const rules: readonly Rule[] = [
   reservoirBackwards,
   reservoirRating,
   lampCurrent,
+  oddString,
   bulbVolts,
   outputOverload,
   decoderOverload,

@@ -217,6 +217,7 @@ const elsewhere = [
   'cell-load',
   'cell-hours',
   'cell-fades',
+  'odd-string',
   'unlike-sharing',
   'faint',
   'first-show',

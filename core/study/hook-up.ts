@@ -147,7 +147,9 @@ export function hookUp(
     const ratedVolts = ratedVoltsSold.find((v) => v >= stands) ?? ratedVoltsSold[ratedVoltsSold.length - 1];
     // A full wave's ripple is I / (2 f C): of many lamps a larger one (common practice, no source).
     const needed = (fits * all) / (2 * LEAST_HERTZ * RIPPLE_SHARE * kind.highestVolts(supply));
-    const farads = sockets ? HUB_FARADS : Math.max(HUB_FARADS, soldFarads(needed));
+    // What a hub comes with is enough but on the mains, where it has 10 ms to bridge.
+    const farads =
+      sockets && supply.kind !== 'ac-track' ? HUB_FARADS : Math.max(HUB_FARADS, soldFarads(needed));
     putStage(feed, 'reservoir', { farads, ratedVolts });
     const ohms = supply.kind === 'ac-track' ? MAINS_CHARGE_OHMS : CHARGE_OHMS;
     if (!sockets) putStage(feed, 'charge', { ohms, ratedWatts: 0.5, beside: true });

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { quayside, sceneryId } from '../../../tests/scenery';
+import { emptyLayout } from '../../document/empty-layout';
 import { readLayout, writeLayout } from '../../document/file';
 import { change, patched } from '../../document/patch';
 import { checkJob } from '../../finding/check';
@@ -7,6 +8,7 @@ import { benchOf } from '../../study/bench';
 import { Solver } from '../../study/solver';
 import { usualState } from '../../study/states';
 import { kindOf } from '..';
+import { freshJob } from '../fresh';
 import { lampIsSeen, roomLux, roomsLight, windowHead } from './light';
 import { buildingIn } from './jobs';
 import { newBuilding } from './make';
@@ -126,6 +128,15 @@ describe('what is found', () => {
     expect(found.remedies).toHaveLength(2);
     for (const { patches } of found.remedies)
       expect(checkJob(patched(strayed, patches), jobId).some((f) => f.id === 'lit-room room-2')).toBe(false);
+  });
+  test('thirteen rooms on a hub on AC need nothing mended: its reservoir bridges the 10 ms for all of them', () => {
+    const fresh = freshJob(
+      emptyLayout('Saltmarsh Halt'),
+      'building',
+      { kind: 'ac-track' },
+      { rooms: '13', wiring: 'hub' },
+    );
+    expect(checkJob(fresh.layout, fresh.jobId).filter((f) => f.severity !== 'note')).toEqual([]);
   });
   test('one window far brighter than the others is told', () => {
     const layout = house((b) => {
