@@ -13,7 +13,10 @@ function opened(path: string): Layout {
   return read.layout;
 }
 
-/** The layout as the application shows it first, fresh: the boat train with its rooms and two rows. */
+/** The layout as the application shows it first. */
+export const shipped = (): Layout => opened('../demo/brackwater-quay.hazel.json');
+
+/** The harbour as it was shipped with version 11 of the file: the boat train with its rooms and two rows. */
 export const boatTrain = (): Layout => opened('./layouts/quay-version-11.hazel.json');
 
 /**

@@ -1,4 +1,4 @@
-import { Button, Segmented } from 'antd';
+import { Button, Radio } from 'antd';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { kindOf } from '../../core/kinds';
@@ -68,14 +68,16 @@ export function LinePage() {
       <h1 className="visually-hidden">{layout.name}, the line</h1>
       {boarded && (
         <div className="line-bar">
-          <Segmented<LineView>
+          <Radio.Group
             aria-label="The line as"
             options={[
               { value: 'plan', label: 'In plan' },
               { value: 'row', label: 'In a row' },
             ]}
+            optionType="button"
+            buttonStyle="solid"
             value={view}
-            onChange={setView}
+            onChange={(e) => setView(e.target.value as LineView)}
           />
           {view === 'plan' && (
             <Button aria-pressed={isEvening} onClick={() => setIsEvening(!isEvening)}>

@@ -67,7 +67,13 @@ export function sumByHand(
   const inRow = Math.min(circuit.inSeries, members.length);
   const forward = type.forwardVolts * type.inSeries * inRow;
   if (volts <= forward) return null;
-  return { ...resistorShortcut(volts, forward, first.amps.mean * shared), left: null };
+  const { builtIn } = job.lamps[first.lampId];
+  const inside = type.builtInOhms + (builtIn.kind === 'resistor' ? builtIn.ohms : 0);
+  // Strings side by side bring theirs side by side.
+  return {
+    ...resistorShortcut(volts, forward, first.amps.mean * shared, (inside * inRow) / shared),
+    left: null,
+  };
 }
 
 /** The hold time by hand: the reservoir from its volts down to those of the lamps, at the current drawn. */

@@ -71,6 +71,22 @@ describe('the strip that was wanted at 9.5 V (common practice, no source)', () =
     expect(hand.left!.leftVolts).toBeCloseTo(9.18, 2);
     expect(hand.sum).toMatch(/12 V − 10\.\d V/);
   });
+  test('what a ready-wired lamp brings along is taken off the sum: near to what is fitted, not 680 ohm over it', () => {
+    const layout = change(demo(), (draft) => {
+      const job = coachIn(draft, demoJob);
+      for (const lamp of Object.values(job.lamps))
+        Object.assign(lamp, { part: 'white-warm', builtIn: { kind: 'resistor', ohms: 680 }, ohms: null });
+      for (const c of Object.values(job.circuits))
+        Object.assign(c, { limit: 'each', ohms: 3300, inSeries: 1 });
+    }).layout;
+    const bench = benchOf(layout, demoJob);
+    const hand = sumByHand(bench, usualReadings(bench), 'roof')!;
+    expect(hand.sum).toMatch(/mA − 680 Ω inside = /);
+    // Nameplate volts and the track's crest leave the sum a fifth off; without what is inside it would be two fifths.
+    expect(hand.figure / 3300).toBeGreaterThan(0.8);
+    expect(hand.figure / 3300).toBeLessThan(1.2);
+    expect((hand.figure + 680) / 3300).toBeGreaterThan(1.3);
+  });
   test('while light that was liked at 9.5 V is wanted, the sum goes by 9.5 V, not by what they get now', () => {
     const bench = benchOf(stripOn12(47), demoJob);
     const hand = sumByHand(bench, usualReadings(bench), 'roof', 9.5)!;

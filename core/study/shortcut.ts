@@ -12,11 +12,19 @@ const plain = (figure: number, digits = 3): string => String(Number(figure.toPre
  * Resistor for a lamp by Ohm's law, (V - Vf) / I.
  * @param volts before the resistor, as read or guessed
  * @param forwardVolts of all lamps in the string, at their nameplate current
+ * @param insideOhms that the lamps bring along, as the resistor sees them
  */
-export function resistorShortcut(volts: number, forwardVolts: number, amps: number): Shortcut {
+export function resistorShortcut(
+  volts: number,
+  forwardVolts: number,
+  amps: number,
+  insideOhms = 0,
+): Shortcut {
+  const figure = (volts - forwardVolts) / amps - insideOhms;
+  const inside = insideOhms > 0 ? ` − ${plain(insideOhms)} Ω inside` : '';
   return {
-    figure: (volts - forwardVolts) / amps,
-    sum: `(${plain(volts)} V − ${plain(forwardVolts)} V) / ${plain(amps * 1e3)} mA = ${plain((volts - forwardVolts) / amps)} Ω`,
+    figure,
+    sum: `(${plain(volts)} V − ${plain(forwardVolts)} V) / ${plain(amps * 1e3)} mA${inside} = ${plain(figure)} Ω`,
     why: 'The sum takes the lamp’s nameplate volts; at less current it takes less, and rectifier, track and charge resistor take their share before it.',
   };
 }

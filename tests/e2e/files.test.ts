@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readLayout } from '../../core/document/file';
-import { boatTrain } from '../generated';
+import { shipped } from '../generated';
 import { judged, openBrowser, serve, visit } from './browser';
 
 let browser: Browser;
@@ -21,7 +21,7 @@ const give = (page: Page, name: string, content: string | Buffer) =>
     .getByLabel('Layout file to import')
     .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
 
-const text = JSON.stringify(boatTrain());
+const text = JSON.stringify(shipped());
 const another = text
   .replace('"Brackwater Quay"', '"Saltmarsh Halt"')
   .replace('Compartment coach 14', 'Coach of the halt');
@@ -35,7 +35,7 @@ describe('files', () => {
     ]);
     expect(download.suggestedFilename()).toBe('brackwater-quay.hazel.json');
     const read = readLayout(readFileSync((await download.path())!, 'utf8'));
-    expect(read.ok && read.layout).toEqual(boatTrain());
+    expect(read.ok && read.layout).toEqual(shipped());
     await give(page, 'halt.hazel.json', another);
     await page.getByText('Coach of the halt').first().waitFor();
     await page.reload();

@@ -1,4 +1,5 @@
 import { Button } from 'antd';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { rigPath } from '../../shell/paths';
 import { DeleteOutlined } from '@ant-design/icons';
@@ -11,12 +12,14 @@ import { CountField } from '../../fields/count-field';
 import { NumberField } from '../../fields/number-field';
 import { SelectField } from '../../fields/select-field';
 import { TextField } from '../../fields/text-field';
-import { SupplyFields } from '../../panels/supplies';
 import { useLayoutStore } from '../../store/layout-store';
 import type { Draft } from 'immer';
 import type { FeedFigures } from '../../../core/feed/reading';
 import type { Layout } from '../../../core/document/layout';
 import type { NodePart, NodeRecord } from '../../../core/document/network-record';
+
+/** Fetched when a supply is looked at. */
+const SupplyFields = lazy(async () => ({ default: (await import('../../panels/supplies')).SupplyFields }));
 
 interface PlaceFieldsProps {
   readonly layout: Layout;
@@ -118,7 +121,9 @@ function PartFields({
             }
           />
           {Object.hasOwn(layout.supplies, is.supplyId) && (
-            <SupplyFields supplyId={is.supplyId} supply={layout.supplies[is.supplyId]} />
+            <Suspense fallback={null}>
+              <SupplyFields supplyId={is.supplyId} supply={layout.supplies[is.supplyId]} />
+            </Suspense>
           )}
           <CheckField
             label="Its minus is joined to the common return"

@@ -5,7 +5,7 @@ import { Choice } from '../../../fields/choice';
 import { SelectField } from '../../../fields/select-field';
 import { SupplyFields } from '../../../panels/supplies';
 import { decoderTypeOf, ownFrom } from '../../../../core/document/decoder-record';
-import { decoderTypes } from '../../../../core/part/decoder-type';
+import { decoderTypes, type OutputHold } from '../../../../core/part/decoder-type';
 import { OwnDecoder } from './own-decoder';
 import { hasCommon, plugs } from '../../../../core/part/plug';
 import { formatQuantity } from '../../../../core/quantity/format';
@@ -34,6 +34,14 @@ const tracks: readonly SupplyKindName[] = ['dc-track', 'dcc-track', 'ac-track'];
 
 /** Value of the choice of a decoder that is in no list. */
 const OWN = 'own';
+
+/** What its board limits its outputs by, in words. */
+function heldInWords(kinds: readonly OutputHold['kind'][]): string {
+  const held = kinds.filter((k) => k !== 'nothing');
+  if (held.length === 0) return 'nothing';
+  const words = [...new Set(held)].map((k) => `a ${k}`).join(' or ');
+  return held.length === kinds.length ? words : `${words} at ${held.length} of ${kinds.length}`;
+}
 
 /** "100 mA", or "20 mA to 1 A" where outputs differ. */
 function limitsInWords(amps: readonly number[]): string {
@@ -142,7 +150,17 @@ export function PowerPanel({ layout, jobId, job, solved }: LocomotiveProps) {
             <dd>{limitsInWords(type.outputs.map((o) => o.limitAmps))} at most</dd>
             <dt>All of them together</dt>
             <dd>{formatQuantity(type.totalAmps, 'amp')} at most</dd>
+            <dt>Outputs switch</dt>
+            <dd>{type.switches}</dd>
+            <dt>Board limits by</dt>
+            <dd>{heldInWords(type.outputs.map((o) => o.holds.kind))}</dd>
           </dl>
+          {job.decoder.own === null && (
+            <p className="hint">
+              All of this is assumed, as is typical of its sort. Where its leaflet says otherwise, choose “One
+              of my own, by its leaflet”.
+            </p>
+          )}
           {type.switches === 'minus' && !hasCommon(plugs[job.decoder.plug]) && (
             <p className="hint">
               This plug has no blue wire: lamps return to a rail and get every other half of the signal
