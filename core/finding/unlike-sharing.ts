@@ -55,7 +55,7 @@ export const unlikeSharing = rule({
           title: `${lampWords(bench, ids)} ${plural(ids.length, 'stays', 'stay')} dark beside ${lampWords(bench, inTheWay)}`,
           sentence: `${stateWords(bench, row.state, { phase: row.phase })}: ${formatQuantity(volts, 'volt')} are left across all lamps behind the one ${circuit.limit === 'limiter' ? 'limiter' : 'resistor'}; ${lampWords(bench, ids)} ${plural(ids.length, 'is', 'are')} ${lightWords(best.lightness)}, from ${FAINT_LIGHTNESS} on it is seen.`,
           reason:
-            'Unlike lamps side by side behind one resistor hold one another down: the one that needs the least volts, red, takes all the current.',
+            'Unlike lamps side by side behind one resistor hold one another down: the one that needs the least volts takes all the current.',
           subject: { circuit: circuit.id, lamps: ids },
           paths: [['jobs', jobId, 'circuits', circuit.id, 'limit']],
           terminals: aboutLamps(bench, ids).terminals,

@@ -72,9 +72,6 @@ export interface BoardFacts {
   readonly sideKnown?: boolean;
 }
 
-/** What is assumed of a bought board until it is known. */
-export const assumedBoard = { lampVolts: null, holds: { kind: 'nothing' }, sideKnown: false } as const;
-
 /** A part that a driver is put together from or that is bought for it, with how many and a typical price (common practice, no source). */
 export interface DriverNeed {
   readonly key: string;
