@@ -48,25 +48,6 @@ export default defineConfig({
               priority: 2,
             },
             {
-              // What scenery looks like is small, and the line shows all of it.
-              name: 'fronts',
-              test: /\/app\/kinds\/\w[\w-]*\/(?:[\w-]+-front|lamp-row|display-on-stand|canopy-on-posts)/,
-              includeDependenciesRecursively: false,
-              priority: 2,
-            },
-            {
-              name: 'scenery-rules',
-              test: /\/core\/(?:kinds\/(?:building|canopy|lamp|scene|display-model)\/rules|finding\/moving)\//,
-              includeDependenciesRecursively: false,
-              priority: 2,
-            },
-            {
-              name: 'train-rules',
-              test: /\/core\/(?:finding\/(?:train|supply)\/|study\/train)/,
-              includeDependenciesRecursively: false,
-              priority: 2,
-            },
-            {
               // Nothing of it may be what the worker uses too, which has no document.
               name: 'house',
               test: /node_modules.(?:antd|@rc-component|@ant-design|react)|\/app\/(?!workers|kinds|store|storage)/,

@@ -26,7 +26,7 @@ async function tabTo(page: Page, matches: string): Promise<void> {
 describe('keyboard alone', () => {
   test('from the line to the bench, a value, the remedy, the power, undone', async () => {
     const { page, context } = await visit(browser, host.base);
-    await page.getByText('1 to stop for').waitFor();
+    await page.getByText('1 to stop for').first().waitFor();
     await tabTo(page, '.job-card[href="/bench/compartment-coach"]');
     await page.keyboard.press('Enter');
     await judged(page);

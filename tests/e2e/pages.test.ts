@@ -94,7 +94,7 @@ async function stands(page: Page, path: string): Promise<void> {
     await expect.poll(() => page.locator('.stale, [aria-busy="true"]').count()).toBe(0);
   } else await page.waitForLoadState('networkidle');
   if (path.startsWith('/train')) await page.locator('.car-list li').first().waitFor();
-  if (path === '/') await page.getByText('1 to stop for').waitFor();
+  if (path === '/') await page.getByText('1 to stop for').first().waitFor();
   if (path === '/feeds') await page.locator('.plan-run:not(.track)').first().waitFor();
   if (path === '/feeds' || path === '/overhead') await page.locator('.finding').first().waitFor();
 }
