@@ -77,6 +77,9 @@ const LEAST_AMPS = 1e-6;
 export const ampsWords = (amps: number): string =>
   Math.abs(amps) < LEAST_AMPS ? 'next to no current' : formatQuantity(amps, 'amp');
 
+/** From where lamps beside one another are seen to differ, of 100 to the eye (common practice, no source). */
+export const SEEN_LIGHTNESS = 8;
+
 /** How bright something looks, 0 to 100: a word for what nobody sees. */
 export const lightWords = (lightness: number): string =>
   lightness < 0.5 ? 'dark to the eye' : `${lightness.toFixed(0)} of 100 to the eye`;

@@ -2,17 +2,22 @@ import { inOrder } from '../document/in-order';
 import { nextPreferred } from '../part/preferred';
 import { bodyFor, RESISTOR_MARGIN, resistorBodies } from '../part/resistor';
 import { formatQuantity } from '../quantity/format';
-import { aboutLamps, lampWords, plural } from './about';
+import { aboutLamps, lampWords, plural, SEEN_LIGHTNESS } from './about';
 import { rule, type Cure } from './finding';
 import type { Bench } from '../study/bench';
 import type { TruthRow } from '../study/truth-table';
 
-/** From where lamps of one circuit are seen to differ, of 100 to the eye (common practice, no source). */
-const SEEN_LIGHTNESS = 8;
 /** What carries so many times as much as its fellows is in a shorter string, and not just of another bag. */
 const MORE_SHARE = 1.3;
 
 type Die = TruthRow['dies'][number];
+
+/** How many lamps a circuit has, and how many its whole strings leave over; none of a single string. */
+function tally({ job }: Bench, circuitId: string): { readonly count: number; readonly left: number } {
+  const { inSeries } = job.circuits[circuitId];
+  const count = Object.values(job.lamps).filter((l) => l.circuitId === circuitId).length;
+  return { count, left: count > inSeries ? count % inSeries : 0 };
+}
 
 /** What a lamp of a whole string carries, and those of a shorter one, in the state where they differ most; null where none is left over. */
 function leftOver(rows: readonly TruthRow[], circuitId: string): { whole: Die; odd: readonly Die[] } | null {
@@ -38,13 +43,12 @@ function leftOver(rows: readonly TruthRow[], circuitId: string): { whole: Die; o
 export function evenStrings(bench: Bench, circuitId: string, rows: readonly TruthRow[]): Cure[] {
   const { job, jobId } = bench;
   const { inSeries, limit, ohms } = job.circuits[circuitId];
-  const count = Object.values(job.lamps).filter((l) => l.circuitId === circuitId).length;
-  if (inSeries < 2 || count % inSeries === 0 || (limit !== 'each' && limit !== 'shared')) return [];
+  const { count, left } = tally(bench, circuitId);
+  if (left === 0 || (limit !== 'each' && limit !== 'shared')) return [];
   const found = leftOver(rows, circuitId);
   if (!found) return [];
   const { odd, whole } = found;
   // The left-over string tells the volts best: behind a resistor that is shared the others hardly carry anything.
-  const left = count % inSeries;
   const volts = odd[0].litAmps * ohms + left * odd[0].volts.mean;
   const amps =
     limit === 'each'
@@ -78,9 +82,8 @@ export const oddString = rule({
   about: ({ job }) => Object.values(job.circuits).some((c) => c.inSeries > 1),
   judge: (bench, { usual }) =>
     inOrder(bench.job.circuits).flatMap((circuit) => {
-      const { job, jobId } = bench;
-      const count = Object.values(job.lamps).filter((l) => l.circuitId === circuit.id).length;
-      if (circuit.inSeries < 2 || count <= circuit.inSeries || count % circuit.inSeries === 0) return [];
+      const { count, left } = tally(bench, circuit.id);
+      if (left === 0) return [];
       const found = leftOver(usual, circuit.id);
       const by = found ? found.odd[0].lightness - found.whole.lightness : 0;
       if (!found || by <= SEEN_LIGHTNESS) return [];
@@ -90,11 +93,11 @@ export const oddString = rule({
           id: `odd-string ${circuit.id}`,
           severity: 'mind' as const,
           title: `${lampWords(bench, ids)} ${plural(ids.length, 'is', 'are')} left over from the strings`,
-          sentence: `${count} lamps in strings of ${circuit.inSeries} leave ${count % circuit.inSeries} over: ${plural(ids.length, 'it carries', 'they carry')} ${formatQuantity(found.odd[0].litAmps, 'amp')}, the others ${formatQuantity(found.whole.litAmps, 'amp')}, and ${plural(ids.length, 'looks', 'look')} ${by.toFixed(0)} of 100 brighter; ${SEEN_LIGHTNESS} is seen.`,
+          sentence: `${count} lamps in strings of ${circuit.inSeries} leave ${left} over: ${plural(ids.length, 'it carries', 'they carry')} ${formatQuantity(found.odd[0].litAmps, 'amp')}, the others ${formatQuantity(found.whole.litAmps, 'amp')}, and ${plural(ids.length, 'looks', 'look')} ${by.toFixed(0)} of 100 brighter; ${SEEN_LIGHTNESS} is seen.`,
           reason:
             'Fewer lamps in a row leave more volts to the resistor, so more flows. Strings that come out even, or a larger resistor for the short one, make them alike.',
           subject: { circuit: circuit.id, lamps: ids },
-          paths: [['jobs', jobId, 'circuits', circuit.id, 'inSeries']],
+          paths: [['jobs', bench.jobId, 'circuits', circuit.id, 'inSeries']],
           terminals: aboutLamps(bench, ids).terminals,
           figures: [
             { is: by, limit: SEEN_LIGHTNESS, unit: 'of 100' as const },

@@ -22,6 +22,10 @@ export interface AcTrack {
 const windingOhms = ({ highestRmsVolts, rmsVolts, limitAmps }: AcTrack): number =>
   Math.max(0, highestRmsVolts - rmsVolts) / limitAmps;
 
+/** A pulse that reverses as units have it printed, RMS, from its peak, in volts; and back. */
+export const pulseRms = (peakVolts: number): number => peakVolts / Math.SQRT2;
+export const pulsePeak = (rmsVolts: number): number => rmsVolts * Math.SQRT2;
+
 export const acTrack: SupplyKind<AcTrack> = {
   kind: 'ac-track',
   name: 'AC track',
@@ -46,7 +50,7 @@ export const acTrack: SupplyKind<AcTrack> = {
           {
             id: 'reversing-pulse',
             name: 'Reversing pulse',
-            says: `To reverse, the track is given a pulse of ${formatQuantity(supply.reversingPulseVolts / Math.SQRT2, 'volt', { significant: 3 })} RMS, ${formatQuantity(supply.reversingPulseVolts, 'volt', { significant: 3 })} peak.`,
+            says: `To reverse, the track is given a pulse of ${formatQuantity(pulseRms(supply.reversingPulseVolts), 'volt', { significant: 3 })} RMS, ${formatQuantity(supply.reversingPulseVolts, 'volt', { significant: 3 })} peak.`,
           },
         ]
       : [],

@@ -1,3 +1,4 @@
+import { pulsePeak, pulseRms } from '../../../core/supply/ac-track';
 import { formatQuantity } from '../../../core/quantity/format';
 import { Choice } from '../../fields/choice';
 import { More } from '../../fields/more';
@@ -42,11 +43,11 @@ export const AcTrackFields: FieldsOf<'ac-track'> = ({ supply, edit }) => (
       <NumberField
         label="Reversing pulse, RMS, 0 V for none"
         unit="volt"
-        figure={supply.reversingPulseVolts / Math.SQRT2}
+        figure={pulseRms(supply.reversingPulseVolts)}
         significant={3}
         aside={`${formatQuantity(supply.reversingPulseVolts, 'volt', { significant: 3 })} peak`}
         limits={{ least: 0, most: 42, range: '0 V to 42 V RMS' }}
-        onCommit={(v) => edit('Reversing pulse', (s) => void (s.reversingPulseVolts = v * Math.SQRT2))}
+        onCommit={(v) => edit('Reversing pulse', (s) => void (s.reversingPulseVolts = pulsePeak(v)))}
       />
       <LimitFields supply={supply} edit={edit} />
       <TrackOhms supply={supply} edit={edit} />

@@ -87,6 +87,14 @@ describe('the light that is wanted', () => {
     expect(now / has).toBeGreaterThan(0.8);
     expect(now / has).toBeLessThan(1.25);
   });
+  test('bulbs have no long life of an LED: the reason says so, and nothing fails', () => {
+    const less = judged('wanted-light', (job) => {
+      for (const lamp of Object.values(job.lamps)) Object.assign(lamp, { part: 'bulb-12v', ohms: null });
+      for (const c of Object.values(job.circuits)) Object.assign(c, { limit: 'none', inSeries: 1 });
+      job.wantedLux = 50_000;
+    })!;
+    expect(less.reason).toMatch(/^Bulbs give what their volts let them/);
+  });
   test('lamps that give no more are told as the reason, and no resistor is offered that cannot do it', () => {
     const less = judged('wanted-light', wanting(50 * has, 1))!;
     expect(less.remedies.map((r) => r.label)).toEqual([expect.stringMatching(/^Be content with/)]);

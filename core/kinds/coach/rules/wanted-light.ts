@@ -17,9 +17,11 @@ const lux = (figure: number): string => formatQuantity(figure, 'lux', { signific
 function whyLess(job: CoachRecord, now: Readings): string {
   const rooms = now.dies.flatMap((d) =>
     d.led && d.circuitId !== null && job.lamps[d.lampId].role === 'room'
-      ? [{ amps: d.litAmps, bears: longLifeAmps(d.led), limit: job.circuits[d.circuitId].limit }]
+      ? [{ amps: d.litAmps, bears: longLifeAmps(d.led) }]
       : [],
   );
+  if (rooms.length === 0)
+    return 'Bulbs give what their volts let them: other bulbs, more of them, or more volts.';
   const most = rooms.reduce((a, b) => (b.amps / b.bears > a.amps / a.bears ? b : a));
   const [amps, bears] = [most.amps, most.bears].map((a) => formatQuantity(a, 'amp', { significant: 2 }));
   if (most.amps > LONG_LIFE_NEAR * most.bears)

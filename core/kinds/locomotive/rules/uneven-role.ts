@@ -1,11 +1,8 @@
 import { lampRoles, type LampRoleName } from '../../../document/lamp-roles';
-import { aboutLamps, lampWords } from '../../../finding/about';
+import { aboutLamps, lampWords, SEEN_LIGHTNESS } from '../../../finding/about';
 import { rule } from '../../../finding/finding';
 import { locomotiveIn } from '../jobs';
 import { litRows } from './tells';
-
-/** From where two lamps side by side are seen to differ (common practice, no source). */
-const SEEN_LIGHTNESS = 8;
 
 /** Lamps of one role at one end that look different. */
 export const unevenRole = rule({
