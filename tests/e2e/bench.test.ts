@@ -18,7 +18,10 @@ describe('the first visit', () => {
   test('the demo is there, lit, with a finding; nothing is asked of another origin, nothing goes wrong', async () => {
     const { page, context, troubles, requests } = await visit(browser, host.base);
     await page.getByRole('link', { name: /Compartment coach 14/ }).waitFor();
-    await page.getByText('1 to stop for').waitFor();
+    await page
+      .getByRole('link', { name: /Compartment coach 14/ })
+      .getByText('1 to stop for')
+      .waitFor();
     await page.getByRole('link', { name: /Compartment coach 14/ }).click();
     await judged(page);
     await expect
