@@ -50,14 +50,44 @@ export class Averages {
 }
 
 /**
- * A probe's value inside a step, on the parabola through its three points.
+ * A probe's value inside a step: on the cubics through its three points that keep between them, so
+ * that a current that begins to flow is not seen to flow backwards before it does.
+ * Slopes by Fritsch and Butland (1984), as they are for three points.
  * @param share 0 at the step's start, 1 at its end
  */
 export function withinStep(step: Step, probe: number, share: number): number {
   const y0 = step.before[probe];
   const y2 = step.after[probe];
-  const straight = y0 + (y2 - y0) * share;
-  if (step.middle >= step.to) return straight;
-  const bend = step.within[probe] - (y0 + (y2 - y0) * STAGE);
-  return straight + (bend * share * (1 - share)) / (STAGE * (1 - STAGE));
+  if (step.middle >= step.to) return y0 + (y2 - y0) * share;
+  const y1 = step.within[probe];
+  const first = (y1 - y0) / STAGE;
+  const second = (y2 - y1) / (1 - STAGE);
+  const middle = first * second > 0 ? (3 * first * second) / ((2 - STAGE) * second + (1 + STAGE) * first) : 0;
+  return share < STAGE
+    ? cubic(y0, y1, outward(first, second, STAGE), middle, STAGE, share / STAGE)
+    : cubic(y1, y2, middle, outward(second, first, 1 - STAGE), 1 - STAGE, (share - STAGE) / (1 - STAGE));
+}
+
+/**
+ * The slope at an outer point, from the chord beside it and the one beyond: a parabola's, kept from
+ * passing the points.
+ * @param length of the chord beside it, as a share of both
+ */
+function outward(beside: number, beyond: number, length: number): number {
+  const slope = (1 + length) * beside - length * beyond;
+  if (slope * beside <= 0) return 0;
+  return beside * beyond <= 0 && Math.abs(slope) > 3 * Math.abs(beside) ? 3 * beside : slope;
+}
+
+/** Hermite's cubic between two values with their slopes, over a stretch of a length, at a share of it. */
+function cubic(
+  from: number,
+  to: number,
+  leaves: number,
+  arrives: number,
+  length: number,
+  at: number,
+): number {
+  const rest = 1 - at;
+  return from + (to - from) * at * at * (3 - 2 * at) + length * at * rest * (leaves * rest - arrives * at);
 }

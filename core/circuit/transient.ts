@@ -35,6 +35,11 @@ export interface TransientOptions {
   readonly start: 'rest' | 'given' | { readonly stored: ArrayLike<number> };
   /** Error allowed in a capacitor's mean current over a step, as a share of the current it lately carried. */
   readonly relative?: number;
+  /**
+   * Seconds between figures that are read off inside a step: a longer step is shortened where a probe
+   * turns a corner in it, as when a rectifier begins to conduct.
+   */
+  readonly readEvery?: number;
 }
 
 /** An accepted step: probes at its start, at its inner stage and at its end. */
@@ -49,6 +54,8 @@ export interface Step {
 
 /** Error allowed in a capacitor's mean current where nothing else is said. */
 const USUAL_ERROR = 1e-3;
+/** How far a probe may lie off the straight line inside a step that is read off, as a share of its greatest. */
+const CORNER = 3e-3;
 
 /** Charges or fluxes a plan starts from by its stated initial conditions; zero where none is given. */
 export function givenStates(plan: Plan): Float64Array {
@@ -89,6 +96,8 @@ export class Transient {
   private fresh: boolean;
   private stop: number;
   private goesOn = false;
+  /** The greatest each probe has been, without sign. */
+  private readonly greatest: Float64Array;
 
   constructor(
     readonly plan: Plan,
@@ -108,6 +117,7 @@ export class Transient {
       longestPeriod > 0 ? 2 * longestPeriod : options.stop / 20,
     );
     this.x0 = new Float64Array(plan.unknowns + 1);
+    this.greatest = new Float64Array(probes.length);
     this.repeats = new StretchMemory(plan, this.system);
     this.xWithin = new Float64Array(plan.unknowns + 1);
     this.prediction = new Prediction(plan.unknowns + 1);
@@ -311,13 +321,34 @@ export class Transient {
     if (!system.solve(span, end, RUN_TOLERANCE, knownEnd)) return NaN;
     states.read(system, span, states.end);
 
-    const worst = states.worstError(h, this.stretch.grain);
+    const worst = Math.max(states.worstError(h, this.stretch.grain), this.cornerIn(h));
     if (worst <= 1) {
       step.before.set(held);
       this.readInto(step.after, end);
       this.onStage?.('bdf2', span);
     }
     return worst;
+  }
+
+  /**
+   * How sharply the probes turn within a step that ends with what is solved now, over what may be where
+   * figures are read off inside it; the cube of it, as an error is told. 0 where none are.
+   */
+  private cornerIn(h: number): number {
+    const { system, step, greatest } = this;
+    const least = (this.options.readEvery ?? Infinity) / 8;
+    if (!(h > least)) return 0;
+    let worst = 0;
+    const end = this.seconds + h;
+    for (let i = 0; i < greatest.length; i++) {
+      const after = this.probes[i](system, end);
+      const before = step.after[i];
+      greatest[i] = Math.max(greatest[i], Math.abs(before), Math.abs(after));
+      const bend = Math.abs(step.within[i] - before - STAGE * (after - before));
+      if (bend > worst * CORNER * greatest[i]) worst = bend / (CORNER * greatest[i]);
+    }
+    // A step no longer than the figures lie apart is short enough.
+    return Math.min(worst, (0.85 * h) / least) ** 3;
   }
 
   /** Whether the unknowns follow on from the last step: no corner lies between. */

@@ -69,7 +69,7 @@ function solve(deck: Deck, mostSteps: number): DeckAnswer {
       : ('rest' as const);
   const { stop } = analysis;
   const longestStep = analysis.longestStep ?? usualLongest(analysis, plan);
-  const run = new Transient(plan, { stop, longestStep, start }, probes);
+  const run = new Transient(plan, { stop, longestStep, start, readEvery: analysis.step }, probes);
   const rows: number[][] = [];
   const count = Math.floor((analysis.stop - analysis.start) / analysis.step + 1e-6);
   const time = (i: number): number => Number((analysis.start + i * analysis.step).toPrecision(12));
