@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { driverNames } from '../../tests/driven';
 import { quayside } from '../../tests/scenery';
-import { change } from '../document/patch';
+import { change, patched } from '../document/patch';
 import { newSignal } from '../kinds/signal/make';
 import { signalIn } from '../kinds/signal/jobs';
 import { benchOf } from '../study/bench';
@@ -76,6 +76,45 @@ describe('a driver as its lamps see it', () => {
     const swing = ({ amps }: typeof smooth): number => (amps.greatest - amps.least) / amps.mean;
     expect(swing(smooth)).toBeLessThan(0.35);
     expect(swing(bare)).toBeGreaterThan(1.5);
+  });
+  describe('lamps that share the plus which feeds the board', () => {
+    const joined = (supply: string, volts: 3.3 | 5, commonAt: 'board' | 'feed', ohms: number) =>
+      edited(made('pins', supply), (j) => {
+        if (j.driver?.kind === 'pins') Object.assign(j.driver, { volts, commonAt });
+        for (const circuit of Object.values((j as unknown as JobCore).circuits)) circuit.ohms = ohms;
+      });
+    const ids = ({ layout, jobId }: ReturnType<typeof made>): string[] =>
+      checkJob(layout, jobId).map((f) => f.id);
+    const green = (of: ReturnType<typeof made>) =>
+      readings(of, 'stop').dies.find((d) => d.lampId === 'green')!;
+
+    test('get its volts while lit, and what is left over the pin’s while they are not: by Ohm’s law', () => {
+      const of = joined('bus-12', 5, 'feed', 1000);
+      const red = readings(of, 'stop').dies.find((d) => d.lampId === 'red')!;
+      // 25 ohm of the pin; a red lamp of some 2 V.
+      expect(red.amps.mean).toBeCloseTo((12 - red.volts.mean) / (1000 + 25), 4);
+      const off = green(of);
+      expect(off.amps.mean).toBeCloseTo((12 - 5 - off.volts.mean) / (1000 + 25), 4);
+      expect(off.amps.mean).toBeGreaterThan(3e-3);
+    });
+    test('is told, and each cure puts it right without another stop', () => {
+      const { layout, jobId } = joined('bus-12', 5, 'feed', 1000);
+      const finding = checkJob(layout, jobId).find((f) => f.id === 'back-into-pins')!;
+      expect(finding.severity).toBe('stop');
+      expect(finding.remedies.map((c) => c.label)).toEqual([
+        'A transistor behind each pin',
+        'Join them to the board’s 5 V',
+      ]);
+      for (const { patches } of finding.remedies) {
+        const findings = checkJob(patched(layout, patches), jobId);
+        expect(findings.filter((f) => f.severity === 'stop')).toEqual([]);
+      }
+    });
+    test('is no fault where what is left is less than a lamp takes: 5 V over pins of 3.3 V, and at the board’s own', () => {
+      expect(ids(joined('bus-5', 3.3, 'feed', 220))).not.toContain('back-into-pins');
+      expect(Math.abs(green(joined('bus-5', 3.3, 'feed', 220)).amps.mean)).toBeLessThan(1e-3);
+      expect(ids(joined('bus-12', 5, 'board', 1000))).not.toContain('back-into-pins');
+    });
   });
   test('pins of 3.3 V hold their volts whatever stands before them, until it is too little', () => {
     const pins = (supply: string) =>

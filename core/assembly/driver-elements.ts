@@ -79,11 +79,13 @@ export function driverElements(
     });
     join('r_driver_leak', PLUS, MINUS, LEAK_OHM_FARADS / part.feed.farads, 'leak');
   }
+  // What flows back through a pin is taken by what the board itself takes behind its regulator.
+  const ownAt = part.commonAtFeed && part.ownVolts !== null ? LOGIC : PLUS;
   if (part.ownAmps > 0)
     elements.push({
       kind: 'limiter',
       id: 'i_driver_own',
-      a: PLUS,
+      a: ownAt,
       b: MINUS,
       limitAmps: part.ownAmps,
       kneeVolts: OWN_KNEE_VOLTS,
@@ -105,7 +107,8 @@ export function driverElements(
     join('r_driver_divider', LOGIC, MINUS, DIVIDER_OHMS, 'divider');
   }
   const sideOf = (switches: SwitchedSide): string => (switches === 'minus' ? MINUS : plus);
-  join('r_driver_common', part.switches === 'minus' ? plus : MINUS, node('common'), WITHIN_OHMS, 'within');
+  const shared = part.commonAtFeed ? PLUS : plus;
+  join('r_driver_common', part.switches === 'minus' ? shared : MINUS, node('common'), WITHIN_OHMS, 'within');
   for (const { id, name, switches, holds = NOTHING_HELD } of pinsOf(part)) {
     const switched = sideOf(switches);
     const at = holds.kind === 'nothing' ? node(id) : `driver_${id}_held`;

@@ -71,6 +71,7 @@ export function terminalWords(part: Part, terminal: string): string {
   if (part.kind === 'decoder' && terminal.startsWith('out'))
     return `output ${terminal.slice(3)}${standardColour(terminal as `out${number}`) ? `, ${standardColour(terminal as `out${number}`)}` : ''}`;
   if (part.kind === 'driver') {
+    if (terminal === 'common' && part.commonAtFeed) return 'plus that feeds it';
     if (terminal === 'common') return `common ${part.switches === 'minus' ? 'plus' : 'minus'}`;
     return (
       pinsOf(part)

@@ -74,6 +74,7 @@ export const driverRecord = z.discriminatedUnion('kind', [
     transistors: z.boolean(),
     switches,
     perMinute,
+    commonAt: z.enum(['board', 'feed']).optional(),
   }),
   z.looseObject({
     kind: z.literal('matrix'),

@@ -226,6 +226,7 @@ const elsewhere = [
   'wire-not-sold',
   'not-in-mapping',
   'board-limits',
+  'back-into-pins',
   'decoder-plug',
   'dark-gap',
   'socket-heat',

@@ -23,6 +23,7 @@ import { solvedJob } from '../study/solved-job';
 import { trimmerTravel } from '../study/trimmer-travel';
 import { LOADED_SHARE, supplyKind } from '../supply';
 import { driverKind } from '../supply/drivers';
+import { litVolts } from '../supply/drivers/driver-kind';
 import { CircuitError } from '../circuit/error';
 import type { AnyJob } from './records';
 import type { LampCore } from '../document/lamp-record';
@@ -48,7 +49,7 @@ function reaching(layout: Layout, job: AnyJob): number {
   const supply = layout.supplies[job.supplyId];
   const kind = supplyKind(supply);
   const driver = driverOf(job);
-  const own = driver ? driverKind(driver).build(driver).ownVolts : null;
+  const own = driver ? litVolts(driverKind(driver).build(driver)) : null;
   const rectified =
     kind.changesSides ||
     driver?.feed.bridge === true ||

@@ -7,7 +7,7 @@ import { bulbs } from '../part/bulb';
 import { candelaAhead } from '../light/lamp-light';
 import { supplyKind, type Supply } from '../supply';
 import { driverKind } from '../supply/drivers';
-import { reverseOf, type DriverBuild } from '../supply/drivers/driver-kind';
+import { litVolts, reverseOf, type DriverBuild } from '../supply/drivers/driver-kind';
 import { outputOf } from './aspects';
 import { firstResistor } from './first-resistor';
 import type { Draft } from 'immer';
@@ -34,7 +34,7 @@ export function takenByDriver(driver: DriverRecord | null, supply: Supply): numb
   const kind = supplyKind(supply);
   if (!driver) return kind.changesSides ? BRIDGE_VOLTS / 2 : 0;
   const left = kind.highestVolts(supply) - (driver.feed.bridge ? BRIDGE_VOLTS : 0);
-  const own = driverKind(driver).build(driver).ownVolts;
+  const own = litVolts(driverKind(driver).build(driver));
   return kind.highestVolts(supply) - (own === null ? left : Math.min(own, left));
 }
 

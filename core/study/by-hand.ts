@@ -1,6 +1,7 @@
 import { cellTypes } from '../part/cell';
 import { driverOf } from '../document/aspect-record';
 import { driverKind } from '../supply/drivers';
+import { litVolts } from '../supply/drivers/driver-kind';
 import { lampType } from '../document/lamp-type';
 import { stageBefore } from '../document/line-stages';
 import { supplyKind } from '../supply';
@@ -61,7 +62,7 @@ export function sumByHand(
     ? supplyKind(source.supply).highestVolts(source.supply)
     : readings.railVolts.greatest;
   const driver = driverOf(job);
-  const own = driver ? driverKind(driver).build(driver).ownVolts : null;
+  const own = driver ? litVolts(driverKind(driver).build(driver)) : null;
   const before = Math.min(own ?? Infinity, given - (rectified ? SPOKEN_BRIDGE_VOLTS : 0));
   const volts = stageBefore(job, circuitId, 'regulator')?.outVolts ?? before;
   const inRow = Math.min(circuit.inSeries, members.length);

@@ -14,6 +14,7 @@ import { driverNames, practiceNames } from '../driven';
 import { quayside } from '../scenery';
 import { expectSameAsReference } from './compare';
 import { referenceVector, runReference } from './simulator';
+import type { Draft } from 'immer';
 import type { Driven } from '../../core/document/aspect-record';
 
 /** Below this a voltage is what leaks past a lamp that is dark. */
@@ -43,6 +44,26 @@ describe('every aspect of every practice against the reference simulator', () =>
       }
     },
   );
+});
+
+describe('pins whose lamps share the plus that feeds the board against the reference simulator', () => {
+  test.each(['bus-5', 'bus-12', 'bus-24'])('%s', async (supply) => {
+    const { layout, jobId } = newSignal(quayside(), {
+      practice: 'two-aspect',
+      name: 'Signal',
+      supply: { id: supply },
+      driver: 'pins',
+      common: 'anode',
+    });
+    const joined = change(layout, (draft) => {
+      const { driver } = draft.jobs[jobId] as unknown as Draft<Driven>;
+      if (driver?.kind === 'pins') driver.commonAt = 'feed';
+    }).layout;
+    const bench = benchOf(joined, jobId);
+    const state = usualState(bench, { [ASPECT]: 'stop' });
+    const { deck } = jobDeck(bench, new Solver(bench).at(state), state);
+    await expectSameAsReference(deck, LEAST_VOLTS);
+  });
 });
 
 describe('the first half of a crossing’s flash against the reference simulator', () => {

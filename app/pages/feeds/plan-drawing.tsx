@@ -33,6 +33,9 @@ interface PlanDrawingProps {
 
 /** A step of an arrow key, in millimetres; with Shift five times as far. */
 const STEP = 10;
+/** Where the volts of a place stand, in pixels from its sign: beneath it, or above where its name is beneath. */
+const VOLTS_BENEATH = 22;
+const VOLTS_ABOVE = -14;
 /** Between the two conductors of a run, in pixels. */
 const APART = 1.7;
 
@@ -272,7 +275,12 @@ function Place({ node, view, name, reading, hidden, chosen, flagged, onChoose, o
         </text>
       )}
       {reading && (own || flagged.has(node.id)) && (
-        <text y={22} textAnchor="middle" className="plan-volts" aria-hidden="true">
+        <text
+          y={name && name.y > view.y(node.yMillimetres) + VOLTS_BENEATH / 2 ? VOLTS_ABOVE : VOLTS_BENEATH}
+          textAnchor="middle"
+          className="plan-volts"
+          aria-hidden="true"
+        >
           {reading.volts.toFixed(1)} V
         </text>
       )}

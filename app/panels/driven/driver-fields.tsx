@@ -227,6 +227,9 @@ export function DriverFields({ layout, jobId, driver }: DriverFieldsProps) {
         return (
           <>
             <PinFields driver={driver} onDriver={put} />
+            {!driver.transistors && driver.switches === 'minus' && (
+              <CommonField driver={driver} onDriver={put} />
+            )}
             <div className="two-fields">
               <CountField
                 label="Pins"
@@ -280,6 +283,30 @@ export function DriverFields({ layout, jobId, driver }: DriverFieldsProps) {
         />
       </More>
     </>
+  );
+}
+
+interface CommonFieldProps {
+  readonly driver: Extract<DriverRecord, { kind: 'pins' }>;
+  readonly onDriver: (label: string, next: DriverRecord) => void;
+}
+
+/** Where the plus that the lamps share is joined. */
+function CommonField({ driver, onDriver }: CommonFieldProps) {
+  const board = `the board’s ${driver.volts} V`;
+  return (
+    <SelectField<'assumed' | 'board' | 'feed'>
+      label="Plus of the lamps at"
+      value={driver.commonAt ?? 'assumed'}
+      options={[
+        ...(driver.commonAt ? [] : [{ value: 'assumed' as const, label: `${board} (assumed)` }]),
+        { value: 'board', label: board },
+        { value: 'feed', label: 'the plus that feeds the board' },
+      ]}
+      onChange={(commonAt) => {
+        if (commonAt !== 'assumed') onDriver('Plus of the lamps', { ...driver, commonAt });
+      }}
+    />
   );
 }
 

@@ -58,7 +58,13 @@ export interface DriverBuild {
   readonly heldWhenOff: boolean;
   /** Its outputs and its common come from a regulator of its own with so many volts; null for the supply's. */
   readonly ownVolts: number | null;
+  /** What its lamps share goes to the plus that feeds it, past its own volts. */
+  readonly commonAtFeed?: boolean;
 }
+
+/** Volts that a driver gives a lamp which is lit, by a regulator of its own; null for what feeds it. */
+export const litVolts = ({ ownVolts, commonAtFeed }: DriverBuild): number | null =>
+  commonAtFeed ? null : ownVolts;
 
 /**
  * What the leaflet of a bought board says of its outputs, or was measured on it; what is left out is not

@@ -20,6 +20,8 @@ export interface Pins {
   readonly transistors: boolean;
   readonly switches: SwitchedSide;
   readonly perMinute: number;
+  /** What the lamps share is joined to the board's own volts, or past them to the plus that feeds it; the board's where left out, which is assumed. */
+  readonly commonAt?: 'board' | 'feed';
 }
 
 /** A pin at its rating falls short by some half a volt; a saturated transistor by far less (typical, from memory). */
@@ -40,7 +42,7 @@ export const pins: DriverKind<Pins> = {
   kind: 'pins',
   name: 'Pins of a small computer',
   says: 'a program decides; a transistor where a pin is too weak',
-  build: ({ count, volts, pinAmps, totalAmps, transistors, switches }) => ({
+  build: ({ count, volts, pinAmps, totalAmps, transistors, switches, commonAt }) => ({
     outputs: numbered(count, transistors ? TRANSISTOR_AMPS : pinAmps, (n) => `Pin ${n}`),
     totalAmps: transistors ? count * TRANSISTOR_AMPS : totalAmps,
     switches: transistors ? 'minus' : switches,
@@ -48,6 +50,7 @@ export const pins: DriverKind<Pins> = {
     ownAmps: OWN_AMPS,
     heldWhenOff: !transistors,
     ownVolts: transistors ? null : volts,
+    ...(commonAt === 'feed' && !transistors && switches === 'minus' ? { commonAtFeed: true } : {}),
   }),
   perMinute: (record) => record.perMinute,
   drive: ({ perMinute }, asked) => inHalves(asked, halvesOf(perMinute)),
