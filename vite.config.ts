@@ -1,26 +1,34 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 
-/** Parts of the schema library that write JSON Schema: a file of the repository holds it, no page ever asks. */
-const WRITES_SCHEMA = /zod\/v4\/core\/(json-schema-processors|to-json-schema|json-schema-generator)\.js$/;
+/** Parts of libraries that no page ever asks for, and that come along with what is asked for. */
+const unused = [
+  // A file of the repository holds the JSON Schema.
+  /zod\/v4\/core\/(json-schema-processors|to-json-schema|json-schema-generator)\.js$/,
+  // Fields here keep their own state; those of the components know of a form all the same.
+  /@rc-component\/form\/es\/(Field|Form|List|hooks\/useForm|hooks\/useWatch)\.js$/,
+];
+const ASKS_FOR_FORM = /import\s*{[^}]*\bForm\b[^}]*}\s*from\s*'antd'/;
 
 /** Leaves them out of the pages: what they export is there, and does nothing. */
-const withoutSchemaWriter: Plugin = {
-  name: 'without-schema-writer',
+const withoutUnused: Plugin = {
+  name: 'without-unused',
   apply: 'build',
   enforce: 'pre',
   transform(code, id) {
-    if (!WRITES_SCHEMA.test(id)) return null;
+    if (ASKS_FOR_FORM.test(code))
+      this.error(`${id} asks for a form of the components, whose parts are left out of the pages`);
+    if (!unused.some((file) => file.test(id))) return null;
     const names = [...code.matchAll(/^export (?:const|function|class) (\w+)/gm)].map((m) => m[1]);
     const renamed = [...code.matchAll(/^export \{ (\w+) as (\w+) \};/gm)].map((m) => m[2]);
-    const none = 'function nothing() {}';
-    const all = [...names.map((n) => `nothing as ${n}`), ...renamed.map((n) => `nothing as ${n}`)];
-    return { code: `${none}\nexport { ${all.join(', ')} };`, map: null };
+    const own = /^export default /m.test(code) ? ['default'] : [];
+    const all = [...names, ...renamed, ...own].map((n) => `nothing as ${n}`);
+    return { code: `function nothing() {}\nexport { ${all.join(', ')} };`, map: null };
   },
 };
 
 export default defineConfig({
-  plugins: [withoutSchemaWriter, react()],
+  plugins: [withoutUnused, react()],
   worker: { format: 'es' },
   build: {
     outDir: 'dist/app',
