@@ -30,8 +30,10 @@ export interface FirstMoments {
 const DIP_SECONDS = 20e-6;
 /** A stretch is long beside a bit of DCC (116 us and more), short beside what trips a booster. */
 const STRETCH_SECONDS = 250e-6;
-/** Waves after which what is drawn is taken to be what goes on. */
-const LEAST_WAVES = 6;
+/** Waves that are looked at at least, and at most, for what goes on once all is charged. */
+const [LEAST_WAVES, MOST_WAVES] = [6, 60] as const;
+/** It goes on when so small a share of a wave's square is still to fall. */
+const SETTLED = 0.01;
 
 /** Angles at which contact is tried to be made on a wave, in degrees after it passes through nothing. */
 const ANGLES = [0, 60, 75, 90, 105] as const;
@@ -105,7 +107,9 @@ export function firstMoments(
   const feelsRms = supplyKind(supply).feels(supply) === 'rms' && hertz !== null;
   const stop = Math.max(seconds, feelsRms ? LEAST_WAVES / hertz : 2 * limit.seconds);
   const run = drawnFrom(netlist, stop, STRETCH_SECONDS);
-  const amps = new Float64Array(Math.ceil(stop / STRETCH_SECONDS));
+  const longest = feelsRms ? Math.max(stop, MOST_WAVES / hertz) : stop;
+  const amps = new Float64Array(Math.ceil(longest / STRETCH_SECONDS));
+  const waves: number[] = [];
   const squares = new Float64Array(amps.length);
   const at = (t: number): number => Math.min(amps.length - 1, Math.max(0, Math.floor(t / STRETCH_SECONDS)));
   amps[0] = run.step.after[0];
@@ -121,8 +125,13 @@ export function firstMoments(
     const h = step.to - step.from;
     const most = Math.max(step.before[0], step.within[0], step.after[0]);
     for (let i = at(step.from); i <= at(step.to); i++) amps[i] = Math.max(amps[i], most);
-    squares[at((step.from + step.to) / 2)] +=
-      (h * (step.before[0] ** 2 + step.within[0] ** 2 + step.after[0] ** 2)) / 3;
+    const middle = (step.from + step.to) / 2;
+    const square = (h * (step.before[0] ** 2 + step.within[0] ** 2 + step.after[0] ** 2)) / 3;
+    squares[at(middle)] += square;
+    if (feelsRms) {
+      const wave = Math.floor(middle * hertz);
+      waves[wave] = (waves[wave] ?? 0) + square;
+    }
     reached = step.to;
     const [before, after] = [step.before[0] - limit.amps, step.after[0] - limit.amps];
     if (before <= 0 && after <= 0) return;
@@ -138,13 +147,26 @@ export function firstMoments(
     }
     if (tripsAt === null && to - since > limit.seconds) tripsAt = since + limit.seconds;
   };
-  while (!run.done) {
+  let until = stop;
+  for (;;) {
+    if (run.done) {
+      if (!feelsRms || settled(waves) || until + 1 / hertz > longest) break;
+      until = Math.round(until * hertz + 1) / hertz;
+      run.goOn(until);
+    }
     run.advance(200);
     if (tripOnly && tripsAt !== null) break;
-    if (onProgress?.(run.seconds / stop)) break;
+    if (onProgress?.(Math.min(1, run.seconds / stop))) break;
   }
-  const told = amps.subarray(0, at(reached) + 1);
-  const rms = feelsRms ? rmsOf(squares.subarray(0, told.length), hertz, limit.seconds) : null;
+  const told = amps.subarray(0, at(Math.min(reached, stop)) + 1);
+  const rms = feelsRms
+    ? rmsOf(
+        squares.subarray(0, at(reached) + 1),
+        waves.slice(0, Math.floor(reached * hertz + 1e-6)),
+        hertz,
+        limit.seconds,
+      )
+    : null;
   if (rms) tripsAt = rms.worstAmps > limit.amps ? rms.overSeconds : null;
   return {
     step: STRETCH_SECONDS,
@@ -159,15 +181,29 @@ export function firstMoments(
   };
 }
 
+/** Whether what the waves draw has settled: of the squares of the last three, what is still to fall in all. */
+function settled(waves: readonly number[]): boolean {
+  const [before, one, last] = waves.slice(-3);
+  const [was, now] = [before - one, one - last];
+  if (Math.abs(now) <= (SETTLED / MOST_WAVES) * last) return true;
+  // What falls by like shares falls by now / (1 - share) in all.
+  const share = now / was;
+  return share > 0 && share < 1 && Math.abs((now * share) / (1 - share)) <= SETTLED * last;
+}
+
 /**
  * True RMS of what goes on after the charge, and the most over any stretch as long as is borne; what
  * lies beyond the run is taken to go on as its last wave.
  * @param squares amperes squared times seconds, of each stretch
+ * @param waves likewise, of each whole wave
  */
-function rmsOf(squares: Float64Array, hertz: number, bornSeconds: number): NonNullable<FirstMoments['rms']> {
-  const wave = Math.round(1 / hertz / STRETCH_SECONDS);
-  const last = squares.subarray(Math.max(0, squares.length - wave));
-  const steady = last.reduce((sum, s) => sum + s, 0) / (last.length * STRETCH_SECONDS);
+function rmsOf(
+  squares: Float64Array,
+  waves: readonly number[],
+  hertz: number,
+  bornSeconds: number,
+): NonNullable<FirstMoments['rms']> {
+  const steady = (waves.at(-1) ?? 0) * hertz;
   const overSeconds = Math.max(bornSeconds, 1 / hertz);
   const window = Math.round(overSeconds / STRETCH_SECONDS);
   const square = (i: number): number => (i < squares.length ? squares[i] : steady * STRETCH_SECONDS);
