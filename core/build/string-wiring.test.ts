@@ -69,8 +69,12 @@ describe('the wires of a string', () => {
     const order = orderOf(bench);
     const task = order.ok ? order.order.tasks.find((t) => t.id === 'work string')! : null;
     expect(task!.uses).toContainEqual({ key: 'string:ribbon-60', count: 100 });
-    const metres = task!.uses.filter((u) => u.key.startsWith('wire:')).reduce((sum, u) => sum + u.count, 0);
-    expect(metres).toBeCloseTo(own.reduce((sum, r) => sum + r.cutMillimetres, 0) / 1000, 9);
+    const cut = order.ok ? order.order.tasks.find((t) => t.id === 'cut')! : null;
+    expect(cut!.makes).toEqual(expect.arrayContaining(own.map((r) => `cut ${r.lead}`)));
+    expect(task!.needs.map((n) => n.task)).toContain('cut');
+    const metres = cut!.uses.filter((u) => u.key.startsWith('wire:')).reduce((sum, u) => sum + u.count, 0);
+    const laid = wiresToLay(bench).filter((r) => !r.direct);
+    expect(metres).toBeCloseTo(laid.reduce((sum, r) => sum + r.cutMillimetres, 0) / 1000, 9);
   });
 });
 

@@ -12,6 +12,8 @@ export interface LampBody {
   readonly flangeMillimetres: number;
   /** Diameter of its two leads as they leave, insulation included. */
   readonly leadMillimetres: number;
+  /** It has two stiff legs, the longer at plus; else it comes on wires or has pads. */
+  readonly legs: boolean;
   /** Share bought over what is needed, for those that die under the iron: the smaller, the more (common practice, no source). */
   readonly spareShare: number;
 }
@@ -22,6 +24,7 @@ const magnetWire = 0.15;
 export const lampBodies = {
   'tower-2': {
     id: 'tower-2',
+    legs: true,
     spareShare: 0.05,
     name: '2 mm tower',
     lensMillimetres: 2,
@@ -32,6 +35,7 @@ export const lampBodies = {
   },
   'round-3': {
     id: 'round-3',
+    legs: true,
     spareShare: 0.05,
     name: '3 mm round',
     lensMillimetres: 3,
@@ -42,6 +46,7 @@ export const lampBodies = {
   },
   'chip-0402': {
     id: 'chip-0402',
+    legs: false,
     spareShare: 0.2,
     name: 'Chip 0402 on magnet wire',
     lensMillimetres: 0.5,
@@ -52,6 +57,7 @@ export const lampBodies = {
   },
   'chip-0603': {
     id: 'chip-0603',
+    legs: false,
     spareShare: 0.15,
     name: 'Chip 0603 on magnet wire',
     lensMillimetres: 0.8,
@@ -62,6 +68,7 @@ export const lampBodies = {
   },
   'chip-0805': {
     id: 'chip-0805',
+    legs: false,
     spareShare: 0.1,
     name: 'Chip 0805 on magnet wire',
     lensMillimetres: 1.25,
@@ -72,6 +79,7 @@ export const lampBodies = {
   },
   bulb: {
     id: 'bulb',
+    legs: false,
     spareShare: 0.05,
     name: 'Grain-of-wheat bulb',
     lensMillimetres: 2.4,

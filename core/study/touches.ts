@@ -1,20 +1,18 @@
 import { formatQuantity, inSentence } from '../quantity/format';
 import { supplyKind } from '../supply';
 import { FAINT_LIGHTNESS } from '../light/lamp-light';
-import { operatingPoint } from '../circuit/sweep';
 import { inOrder } from '../document/in-order';
 import { driverOf } from '../document/aspect-record';
 import { chainOf } from '../document/line-stages';
-import { terminalKey, type Assembly, type Lead, type Part, type Terminal } from '../assembly/assembly';
+import { terminalKey, type Terminal } from '../assembly/assembly';
 import { leadsOf } from '../assembly/leads';
 import { pressesIn, functionsOn } from '../supply/drivers/decoder';
 import { withFaults, type Bench } from './bench';
 import { driveKey, isFed, phasesOf } from './drive';
-import { Meter } from './meter';
-import { loweredAt } from './netlist-at';
 import { Solver } from './solver';
+import { clippedTo, withoutDriver } from './tester-touch';
 import { stateWords } from './state-words';
-import { statesOf, usualState } from './states';
+import { statesOf } from './states';
 import type { Fault } from '../assembly/fault';
 import type { Phase, State } from '../supply/state';
 import type { DieReading } from './readings';
@@ -77,15 +75,7 @@ function testerTouches(bench: Bench): Touch[] {
         circuits: [circuit.id],
       });
   }
-  const bare: Bench = {
-    ...bench,
-    assembly: {
-      ...bench.assembly,
-      parts: bench.assembly.parts.map((p) =>
-        p.kind === 'decoder' || p.kind === 'driver' ? { ...p, unplugged: true } : p,
-      ),
-    },
-  };
+  const bare = withoutDriver(bench);
   const out = job.decoder ? ' (decoder out of its socket)' : driverOf(job) ? ' (leads off the driver)' : '';
   return [...pairs.values()].flatMap(({ ends: [one, two], names, circuits }) =>
     ([0, 1] as const).map((way): Touch => {
@@ -103,46 +93,8 @@ function testerTouches(bench: Bench): Touch[] {
 }
 
 /** What the tester lights, clipped to two terminals of a job without power. */
-function testerLook(bench: Bench, red: Terminal, black: Terminal): Observation {
-  const { assembly, layout } = bench;
-  const lead = (id: string, from: Terminal, to: Terminal): Lead => ({
-    id,
-    from,
-    to,
-    colour: 'red',
-    role: 'plus',
-    jointOhms: 0,
-    through: [],
-  });
-  const tester: Part = {
-    id: 'tester',
-    kind: 'tester',
-    label: 'Tester',
-    path: ['drawer', 'tester'],
-    line: null,
-    circuit: null,
-    lamp: null,
-    place: null,
-    board: null,
-    decides: {},
-    ...layout.drawer.tester,
-  };
-  const clipped: Assembly = {
-    ...assembly,
-    parts: [...assembly.parts, tester],
-    leads: [
-      ...assembly.leads,
-      lead('clip-red', { part: 'tester', terminal: 'plus' }, red),
-      lead('clip-black', { part: 'tester', terminal: 'minus' }, black),
-    ],
-  };
-  const there = { ...bench, assembly: clipped };
-  const lowered = loweredAt(there, usualState(bench), { cut: true });
-  const meter = new Meter(there, lowered);
-  const figures = operatingPoint(lowered.netlist, (plan) => meter.probes(plan));
-  const dies = meter.readDies((i) => ({ mean: figures[i], least: figures[i], greatest: figures[i] }), null);
-  return new Map(dies.map((d) => [dieKey(d), d.lightness]));
-}
+const testerLook = (bench: Bench, red: Terminal, black: Terminal): Observation =>
+  new Map(clippedTo(bench, red, black).dies.map((d) => [dieKey(d), d.lightness]));
 
 function trackTouches(bench: Bench): Touch[] {
   const { job } = bench;

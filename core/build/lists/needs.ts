@@ -6,7 +6,9 @@ import { boardsOf } from '../../assembly/on-board';
 import { boardPrice, ownPrice, plugPrice, priceOf } from '../../study/bill';
 import { joinNeeds } from '../../study/join-needs';
 import { stringNeeds, stringOf } from '../../study/string-needs';
-import { wiresToLay } from '../string-wiring';
+import { sleevedEnds } from '../order/ends';
+import { makingOf } from '../order/making';
+import { ofString } from '../order/wire-use';
 import {
   boardSort,
   piecesOf,
@@ -38,7 +40,7 @@ const USUAL_SPARES = 0.1;
 
 /**
  * What jobs need, each sort once: their parts, their wire by sort and colour, a sleeve for each joint
- * in a wire; times as many as one sheet builds.
+ * that gets one; times as many as one sheet builds.
  * @throws RangeError when the layout has no such job
  */
 export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
@@ -85,13 +87,12 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
       add({ ...whole, priceEach: boardPrice(layout, board) }, times * board.count, 0, []);
       add({ ...plug, priceEach: plugPrice(layout, board) }, times * board.plugs, 0, []);
     }
-    let sleeves = 0;
     const string = stringOf(job);
+    const making = makingOf(bench);
+    const sleeves = times * (sleevedEnds(making) + 2 * ofString(making.wires).length);
     for (const { key, name, count, priceEach } of [...joinNeeds(job), ...(string ? stringNeeds(string) : [])])
       add({ key, name, priceEach: ownPrice(layout, key) ?? priceEach }, times * count, 0, []);
-    for (const row of wiresToLay(bench)) {
-      sleeves += times * 2;
-      if (row.direct) continue;
+    for (const row of making.wires) {
       const { id, reelMillimetres, reelPrice } = row.wire;
       const cut = Array.from({ length: times }, () => row.cutMillimetres);
       const sort = wireSort(id as WireName, row.sold);

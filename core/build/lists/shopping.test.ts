@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { displayId, tug } from '../../../tests/display-models';
 import { boatTrain } from '../../../tests/generated';
 import { generatedJobs, generatedKinds } from '../../../tests/kinds';
+import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
 import { costOf } from '../../study/bill';
 import { costOfJob } from '../../study/job-cost';
@@ -31,10 +32,14 @@ describe('what jobs need', () => {
     expect(all.map((n) => n.key)).toEqual([...sum.keys()].sort());
     for (const n of all) expect(n.count, n.key).toBeCloseTo(sum.get(n.key)!.count, 9);
   });
-  test('strip and heat-shrink have their lengths: a unit of 12 V strip is 50 mm, a sleeve goes over every end of a lead', () => {
+  test('strip and heat-shrink have their lengths: a unit of 12 V strip is 50 mm, a sleeve goes over every joint but those on the lamp itself', () => {
     const needs = needsOf(boatTrain(), ['luggage-van']);
     expect(needs.find((n) => n.key.startsWith('lamp:strip'))!.pieces).toEqual([50]);
-    const ends = 2 * benchOf(boatTrain(), 'luggage-van').assembly.leads.length;
+    const { leads, parts } = benchOf(boatTrain(), 'luggage-van').assembly;
+    const onLamps = leads
+      .flatMap((l) => [l.from, l.to])
+      .filter((end) => parts.some((p) => p.id === end.part && shines(p)));
+    const ends = 2 * leads.length - onLamps.length;
     const sleeves = needs.find((n) => n.key === 'shrink')!;
     expect(sleeves.pieces).toHaveLength(ends);
     expect(sleeves.pieces.reduce((a, b) => a + b, 0) / 1000).toBeCloseTo(sleeves.count, 9);

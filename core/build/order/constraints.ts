@@ -1,4 +1,5 @@
-import type { Need, Task } from './task';
+import type { Fact } from './fact';
+import type { Act, Need, Task } from './task';
 
 /** Two facts that cannot both hold, and what would free them. */
 export interface Collision {
@@ -10,6 +11,39 @@ export interface Collision {
 export interface Graph {
   readonly tasks: readonly Task[];
   readonly before: readonly ReadonlySet<number>[];
+}
+
+/**
+ * Who waits for whom, from what each asks for and makes: what must be so waits for what makes it so, what
+ * must not be so yet goes before.
+ * @throws RangeError when a task asks for what none makes, or two make the same
+ */
+export function linked(acts: readonly Act[]): Task[] {
+  const makers = new Map<Fact, Act>();
+  for (const act of acts)
+    for (const made of act.makes) {
+      const other = makers.get(made);
+      if (other) throw new RangeError(`“${act.id}” and “${other.id}” both make “${made}”`);
+      makers.set(made, act);
+    }
+  const needs = new Map<string, Need[]>(acts.map((a) => [a.id, []]));
+  const add = (waits: string, need: Need): void => {
+    const known = needs.get(waits)!;
+    if (waits !== need.task && !known.some((n) => n.task === need.task)) known.push(need);
+  };
+  for (const { id, asks } of acts)
+    for (const { fact, holds, because } of asks) {
+      const maker = makers.get(fact);
+      if (holds && !maker) throw new RangeError(`“${id}” asks for “${fact}”, which nothing makes`);
+      if (!maker) continue;
+      if (holds) add(id, { task: maker.id, because });
+      else add(maker.id, { task: id, because });
+    }
+  return acts.map((act) => {
+    const { sees, ...plain } = act;
+    void sees;
+    return { ...plain, needs: needs.get(act.id)! };
+  });
 }
 
 /**

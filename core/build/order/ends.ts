@@ -13,7 +13,12 @@ export interface Ends {
   /** The task that joins an end of a lead; null where it comes joined. */
   taskOf(lead: string, part: string): string | null;
   readonly tasks: ReadonlySet<string>;
+  /** Whether a sleeve goes over what a task joins: not over a lead at a lamp, nor a terminal or plug. */
+  sleeved(task: string): boolean;
 }
+
+/** Tasks whose joints get no sleeve: on the lamp itself, and in what has terminals of its own. */
+const BARE = /^(leads|along|plug) |^(connect (driver|decoder)|socket)$/;
 
 const far = (part: Part): boolean => ['rails', 'decoder', 'driver'].includes(part.kind);
 /** A resistor that a lamp has of its own but that did not pass what the lamp’s leads go through. */
@@ -75,5 +80,12 @@ export function endsOf(making: Making): Ends {
     of: (task) => tasks.get(task) ?? [],
     taskOf: (lead, part) => byEnd.get(`${lead} ${part}`) ?? null,
     tasks: new Set(tasks.keys()),
+    sleeved: (task) => !BARE.test(task),
   };
+}
+
+/** Joints of a job that get a sleeve, of one of it. */
+export function sleevedEnds(making: Making): number {
+  const ends = endsOf(making);
+  return [...ends.tasks].filter((id) => ends.sleeved(id)).reduce((sum, id) => sum + ends.of(id).length, 0);
 }

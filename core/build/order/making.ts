@@ -2,6 +2,10 @@ import { orderFactsOf } from '../../kinds/orders';
 import { inOrder } from '../../document/in-order';
 import { shines, type Assembly, type Lead, type Part, type ShiningPart } from '../../assembly/assembly';
 import { passagesOf, type Passage } from '../../assembly/passages';
+import { wiresToLay } from '../string-wiring';
+import { after, fact, type Condition } from './fact';
+import type { JoinedEnd } from './task';
+import type { WiringRow } from '../wiring-table';
 import type { Bench } from '../../study/bench';
 import type { LampCore } from '../../document/lamp-record';
 import type { OrderFacts } from './order-facts';
@@ -29,6 +33,10 @@ export interface Making {
   readonly count: number;
   /** Leads that go through a passage. */
   through(passage: string): readonly Lead[];
+  /** Leads that are cut from wire; the others are legs of parts, or copper. */
+  readonly wires: readonly WiringRow[];
+  /** That the wire of these ends is cut. */
+  cut(joins: readonly JoinedEnd[]): readonly Condition[];
 }
 
 /** Gathers what the tasks are made from. */
@@ -44,12 +52,15 @@ export function makingOf(bench: Bench): Making {
     const part = byId.get(`lamp-${lamp.id}`);
     if (!part || !shines(part)) continue;
     const bare = facts.bare(job, lamp.id);
-    const key = JSON.stringify([lamp.part, lamp.secondPart, lamp.tint, lamp.builtIn, bare]);
+    const body = facts.lampBody(job, lamp.id);
+    const key = JSON.stringify([lamp.part, lamp.secondPart, lamp.tint, lamp.builtIn, bare, body]);
     const lot = lots.get(key) ?? { id: lamp.id, lamps: [], parts: [], bare };
     lot.lamps.push(lamp);
     lot.parts.push(part);
     lots.set(key, lot);
   }
+  const wires = wiresToLay(bench).filter((row) => !row.direct);
+  const cutLeads = new Set(wires.map((row) => row.lead));
   return {
     bench,
     assembly,
@@ -60,6 +71,11 @@ export function makingOf(bench: Bench): Making {
     passages: passagesOf(job),
     count: job.progress.count,
     through: (passage) => assembly.leads.filter((l) => l.through.includes(passage)),
+    wires,
+    cut: (joins) =>
+      joins
+        .filter((e) => cutLeads.has(e.lead))
+        .map((e) => after(fact.cut(e.lead), 'its wire is cut before it is soldered')),
   };
 }
 

@@ -1,4 +1,5 @@
 import type { LampBodyName } from '../../part/lamp-body';
+import type { Passage } from '../../assembly/passages';
 import type { Layout } from '../../document/layout';
 import type { Template } from '../template';
 import type { Tool } from './task';
@@ -16,6 +17,8 @@ export interface BodyWork {
   readonly minutes: number;
   readonly dryMinutes: number;
   readonly undone: 'can' | 'cannot';
+  /** Other works it comes after, by id. */
+  readonly after?: readonly string[];
 }
 
 /** How the body comes open and is closed. */
@@ -38,6 +41,12 @@ export interface OrderFacts<J> {
   opening(job: J): Opening | null;
   works(layout: Layout, job: J): readonly BodyWork[];
   fixing(job: J, place: string): Fixing;
+  /** How its motor is parted from the rails before a decoder is fitted; null where there is none to part. */
+  motor?(job: J): { readonly does: string; readonly says: string } | null;
+  /** What is minded where a hole is made for leads; null where nothing is. */
+  hole?(job: J, passage: Passage): string | null;
+  /** What its label goes on: a box, or its leads. */
+  readonly label: string;
   /** What the thing a lamp sits in is called: "end A", "the roof". */
   placeName(place: string): string;
   /** Whether a lamp comes without leads of its own. */

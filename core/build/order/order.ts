@@ -1,6 +1,6 @@
 import { passingOf } from '../../assembly/passing';
 import { formatQuantity, inSentence } from '../../quantity/format';
-import { collides, constrained, type Collision, type Graph } from './constraints';
+import { collides, constrained, linked, type Collision, type Graph } from './constraints';
 import { endsOf } from './ends';
 import { makingOf } from './making';
 import { costOf, plainOrder, searchedOrder, type OrderCost } from './search';
@@ -9,10 +9,13 @@ import { closingTasks } from './tasks/close';
 import { lampTasks } from './tasks/lamps';
 import { proofTasks } from './tasks/proof';
 import { jointTasks } from './tasks/joints';
-import { threadedTasks } from './tasks/threading';
-import { withWire } from './wire-use';
+import { threadingTasks } from './tasks/threading';
+import { driverTasks } from './tasks/driver';
+import { assemblyAt } from './replay';
+import { after, fact, type Fact } from './fact';
+import { withString } from './wire-use';
 import type { Bench } from '../../study/bench';
-import type { Task } from './task';
+import type { Act, Task } from './task';
 
 /** The tasks of a job in an order that works. */
 export interface BuildOrder {
@@ -31,30 +34,21 @@ export type Ordered =
 
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 3 });
 
-/** The tasks of a job, not yet in order, each with what it needs and why. */
-export function tasksOf(bench: Bench): Task[] {
+/** The tasks of a job, not yet in order, each with what it asks for and makes. */
+export function tasksOf(bench: Bench): Act[] {
   const making = makingOf(bench);
   const ends = endsOf(making);
-  const body = bodyTasks(making);
-  const wiring = threadedTasks(making, ends, jointTasks(making, ends));
-  const joined = [
-    ...wiring.map((t) => t.id),
-    ...making.lots.flatMap((l) => (ends.tasks.has(`leads ${l.id}`) ? [`retest ${l.id}`] : [`test ${l.id}`])),
-  ];
-  const earlier = [...lampTasks(making, ends), ...body, ...wiring];
-  const proof = proofTasks(making, joined);
-  // What is blackened is seen in the dark; what dries there is out of the way of the iron.
-  const black = body.filter((t) => t.tool === 'brush');
-  const tested = proof.map((t) =>
-    t.id === 'dark'
-      ? {
-          ...t,
-          needs: [...t.needs, ...black.map((b) => ({ task: b.id, because: 'it is what is looked at' }))],
-        }
-      : t,
-  );
-  const all = withWire(bench, [...earlier, ...tested], making.count);
-  return [...all, ...closingTasks(making, all)];
+  const lamps = lampTasks(making, ends);
+  const sound = making.lots.map((l) => after(fact.sound(l.id), 'the circuit is whole only with it'));
+  return withString(making, [
+    ...lamps,
+    ...bodyTasks(making),
+    ...jointTasks(making, ends),
+    ...threadingTasks(making, ends),
+    ...driverTasks(making, ends),
+    ...proofTasks(making, ends, sound),
+    ...closingTasks(making),
+  ]);
 }
 
 /** What a job’s leads have to pass and cannot. */
@@ -101,7 +95,23 @@ function inOrderOf(graph: Graph, order: readonly number[]): BuildOrder {
  */
 export function orderOf(bench: Bench): Ordered {
   const collisions = collisionsOf(bench);
-  return collisions.length > 0 ? { ok: false, collisions } : ordered(tasksOf(bench));
+  if (collisions.length > 0) return { ok: false, collisions };
+  const acts = tasksOf(bench);
+  const made = ordered(linked(acts));
+  return made.ok ? { ok: true, order: { ...made.order, tasks: seen(bench, acts, made.order.tasks) } } : made;
+}
+
+/** The tasks with what each test shows, solved on what is joined when it is its turn. */
+function seen({ assembly }: Bench, acts: readonly Act[], tasks: readonly Task[]): Task[] {
+  const sees = new Map(acts.map((a) => [a.id, a.sees]));
+  const facts = new Set<Fact>();
+  return tasks.map((t) => {
+    const says = [t.says, sees.get(t.id)?.(assemblyAt(assembly, facts)) ?? '']
+      .filter((w) => w !== '')
+      .join(' ');
+    for (const made of t.makes) facts.add(made);
+    return { ...t, says };
+  });
 }
 
 /** What can go on while some of the parts are not there: the tasks that neither are about them nor wait for such. */

@@ -14,6 +14,8 @@ const TOOL_CHANGE = 3;
 const POSITION_CHANGE = 2;
 /** A little for each place too early of what cannot be undone. */
 const EARLY = 0.02;
+/** More for what is better late: a body that lies open while there is work beside it. */
+const LATE = 0.5;
 /** Partial orders kept at each length: so many for a usual job, fewer the longer it is, so that the work is bounded. */
 const BEAM = 48;
 const USUAL_TASKS = 60;
@@ -91,7 +93,8 @@ function searched(
           (last && last.tool !== task.tool ? weigh.tool : 0) +
           (last && last.position !== task.position ? weigh.position : 0) +
           weigh.wait * (starts - from.clock) +
-          (task.undone === 'cannot' ? EARLY * (n - length) : 0);
+          (task.undone === 'cannot' ? EARLY * (n - length) : 0) +
+          (task.late ? LATE * (n - length) : 0);
         // Of ways to the same set of tasks with the same thing in hand the cheapest is kept.
         const marks = from.done.slice();
         marks[i] = 1;

@@ -1,3 +1,6 @@
+import type { Assembly } from '../../assembly/assembly';
+import type { Condition, Fact } from './fact';
+
 /** What is in the hand. Changing it costs time and reach. */
 export const tools = {
   hands: 'hands',
@@ -6,6 +9,8 @@ export const tools = {
   drill: 'drill in a pin vice',
   file: 'needle file',
   knife: 'knife or cutters',
+  heat: 'warm air',
+  computer: 'what it is programmed with',
   brush: 'brush',
   glue: 'glue',
   supply: 'the supply it runs on',
@@ -30,6 +35,8 @@ export const cautions = {
   eyes: 'Eye protection: drills break and cut ends fly.',
   cells: 'Small cells are swallowed: keep them from children, and never solder on a cell.',
   polarity: 'An electrolytic the wrong way round bursts: the stripe and the short leg are minus.',
+  motor:
+    'A decoder dies where a motor brush still touches a rail or the frame: measure between each brush and each rail; nothing may show.',
   unplug: 'Off the track and unplugged before it is opened.',
 } as const;
 export type CautionName = keyof typeof cautions;
@@ -68,6 +75,8 @@ export interface Task {
   readonly undone: 'can' | 'cannot';
   /** It may fail, and says so while there is time. */
   readonly tests: boolean;
+  /** Better late than early, where nothing asks for it: an open body is in the way. */
+  readonly late: boolean;
   /** Parts of the assembly and lamps it is about; no lamps where it is about all of them. */
   readonly parts: readonly string[];
   readonly lamps: readonly string[];
@@ -76,7 +85,17 @@ export interface Task {
   readonly threads: string | null;
   readonly caution: CautionName | null;
   readonly uses: readonly StockUse[];
+  /** What must be so before, or not yet; what is so after. */
+  readonly asks: readonly Condition[];
+  readonly makes: readonly Fact[];
+  /** The tasks that make it so. */
   readonly needs: readonly Need[];
+}
+
+/** A task before it is known who makes what it asks for, with what is told once it has its place. */
+export interface Act extends Omit<Task, 'needs'> {
+  /** What a test shows, solved on what is joined when it is its turn; follows on what it says. */
+  readonly sees?: (then: Assembly) => string;
 }
 
 const blank = {
@@ -84,23 +103,19 @@ const blank = {
   dryMinutes: 0,
   undone: 'can',
   tests: false,
+  late: false,
   parts: [],
   lamps: [],
   joins: [],
   threads: null,
   caution: null,
   uses: [],
-  needs: [],
-} as const satisfies Partial<Task>;
+  asks: [],
+  makes: [],
+} as const satisfies Partial<Act>;
 
 /** A task of loose parts on the bench that can be undone, unless it says more. */
-export const task = (of: Pick<Task, 'id' | 'does' | 'says' | 'tool' | 'minutes'> & Partial<Task>): Task => ({
+export const act = (of: Pick<Act, 'id' | 'does' | 'says' | 'tool' | 'minutes'> & Partial<Act>): Act => ({
   ...blank,
   ...of,
 });
-
-export const need = (of: string, because: string): Need => ({ task: of, because });
-
-/** Each need once, with the first of its reasons. */
-export const once = (needs: readonly Need[]): Need[] =>
-  needs.filter((n, i) => needs.findIndex((m) => m.task === n.task) === i);

@@ -1,9 +1,10 @@
 import { SLEEVE_MILLIMETRES, shrinkSort, wireSort } from '../../study/stock';
 import { stringNeeds, stringOf } from '../../study/string-needs';
-import { wiresToLay } from '../string-wiring';
+import { after, fact } from './fact';
+import type { Making } from './making';
 import type { WireName } from '../../part/wire';
-import type { Bench } from '../../study/bench';
-import type { StockUse, Task } from './task';
+import type { WiringRow } from '../wiring-table';
+import type { Act, StockUse } from './task';
 
 /** What sleeves over so many joints take, in metres. */
 export const sleeveUse = (pieces: number): StockUse => ({
@@ -11,42 +12,41 @@ export const sleeveUse = (pieces: number): StockUse => ({
   count: (pieces * SLEEVE_MILLIMETRES) / 1000,
 });
 
+/** What wires take of each sort, cut so many times, in metres. */
+export function wireUses(wires: readonly WiringRow[], times: number): StockUse[] {
+  const metres = new Map<string, number>();
+  for (const { wire, sold, cutMillimetres } of wires) {
+    const { key } = wireSort(wire.id as WireName, sold);
+    metres.set(key, (metres.get(key) ?? 0) + (times * cutMillimetres) / 1000);
+  }
+  return [...metres].map(([key, count]) => ({ key, count }));
+}
+
 /** The task that joins a string, as its kind names it. */
 const STRING_WORK = 'work string';
 
-/**
- * Tasks with the wire each uses, in metres: a lead is cut when the first of its ends is joined, those of
- * a string with what else it takes when it is.
- */
-export function withWire(bench: Bench, tasks: readonly Task[], times: number): Task[] {
-  const uncut = new Map(
-    wiresToLay(bench)
-      .filter((row) => !row.direct)
-      .map((row) => [row.lead, row]),
-  );
+/** Wires of a string, of those that are cut. */
+export const ofString = (wires: readonly WiringRow[]): WiringRow[] =>
+  wires.filter((w) => w.lead.startsWith('string '));
+
+/** The task that joins a string takes its parts, and its wires are cut before. */
+export function withString({ bench, wires, count }: Making, acts: readonly Act[]): Act[] {
   const string = stringOf(bench.job);
-  const ofString = string ? [...uncut.keys()].filter((lead) => lead.startsWith('string ')) : [];
-  return tasks.map((task) => {
-    const metres = new Map<string, number>();
-    const own = task.id === STRING_WORK ? ofString : task.joins.map((j) => j.lead);
-    for (const lead of own) {
-      const row = uncut.get(lead);
-      if (!row) continue;
-      uncut.delete(lead);
-      const { key } = wireSort(row.wire.id as WireName, row.sold);
-      metres.set(key, (metres.get(key) ?? 0) + (times * row.cutMillimetres) / 1000);
-    }
-    if (metres.size === 0) return task;
-    const parts =
-      task.id === STRING_WORK && string
-        ? [
-            ...stringNeeds(string).map(({ key, count }) => ({ key, count: times * count })),
-            sleeveUse(2 * ofString.length * times),
-          ]
-        : [];
-    return {
-      ...task,
-      uses: [...task.uses, ...parts, ...[...metres].map(([key, count]) => ({ key, count }))],
-    };
-  });
+  const own = ofString(wires);
+  return acts.map((act) =>
+    act.id === STRING_WORK && string
+      ? {
+          ...act,
+          uses: [
+            ...act.uses,
+            ...stringNeeds(string).map((n) => ({ key: n.key, count: count * n.count })),
+            sleeveUse(2 * own.length * count),
+          ],
+          asks: [
+            ...act.asks,
+            ...own.map((w) => after(fact.cut(w.lead), 'its wire is cut before it is soldered')),
+          ],
+        }
+      : act,
+  );
 }

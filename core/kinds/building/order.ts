@@ -1,12 +1,10 @@
 import { inOrder } from '../../document/in-order';
 import { bulbs } from '../../part/bulb';
 import { leds } from '../../part/led';
-import { formatQuantity } from '../../quantity/format';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { BuildingRecord } from './record';
 
 /** Minutes of each sort of work (common practice, no source). */
-const DRILL = 2;
 const BLACKEN = 8;
 const BLACK_DRIES = 60;
 const WALLS = 6;
@@ -19,21 +17,7 @@ export const buildingOrder: OrderFacts<BuildingRecord> = {
     closes: 'Put the roof on',
   }),
   works(_, job) {
-    const lamps = Object.keys(job.lamps);
-    const holes = inOrder(job.passages).filter((p) => p.serves !== 'feed');
     const works: BodyWork[] = [];
-    if (holes.length > 0)
-      works.push({
-        id: 'drill',
-        does: `Drill ${holes.length === 1 ? 'the hole' : `${holes.length} holes`} for the leads`,
-        says: `${holes.map((h) => `${h.name}: ${formatQuantity(h.boreMillimetres, 'millimetre')}`).join('; ')}.`,
-        tool: 'drill',
-        lamps,
-        before: 'threading',
-        minutes: DRILL * holes.length,
-        dryMinutes: 0,
-        undone: 'cannot',
-      });
     if (job.body.blackened)
       works.push({
         id: 'blacken',
@@ -41,7 +25,7 @@ export const buildingOrder: OrderFacts<BuildingRecord> = {
         says: 'Two coats, black first, then white where light is wanted; windows masked. Hold it to a lamp before you go on.',
         tool: 'brush',
         lamps: [],
-        before: 'fixing',
+        before: 'threading',
         minutes: BLACKEN,
         dryMinutes: BLACK_DRIES,
         undone: 'can',
@@ -66,6 +50,7 @@ export const buildingOrder: OrderFacts<BuildingRecord> = {
     says: 'Above the upper edge of the windows, so that the room is seen and not the lamp.',
     by: 'tape',
   }),
+  label: 'the floor, inside',
   placeName: (place) => place.replace('-', ' '),
   bare: (job, lampId) => {
     const { part } = job.lamps[lampId];

@@ -52,6 +52,7 @@ export const canopyOrder: OrderFacts<CanopyRecord> = {
     says: 'A drop of glue at every truss, wire first, then the lamp; hold until it sets.',
     by: 'glue',
   }),
+  label: 'the leads, under the board',
   placeName: (place) => `the ${place} side`,
   bare: (job, lampId) => {
     const { part } = job.lamps[lampId];

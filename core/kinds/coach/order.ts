@@ -63,7 +63,7 @@ export const coachOrder: OrderFacts<CoachRecord> = {
             says: 'Two thin coats, or black tape; windows masked.',
             tool: 'brush',
             lamps: [],
-            before: 'fixing',
+            before: 'threading',
             minutes: BLACKEN,
             dryMinutes: BLACK_DRIES,
             undone: 'can',
@@ -75,6 +75,7 @@ export const coachOrder: OrderFacts<CoachRecord> = {
     says: 'Double-sided tape or a spot of glue that peels off; press flat.',
     by: 'tape',
   }),
+  label: 'the box',
   placeName: (place) => `the ${place}`,
   // Fairy lamps and bulbs come on their wires.
   bare: (job, lampId) => {

@@ -6,7 +6,6 @@ import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { CrossingRecord } from './record';
 
 /** Minutes of each sort of work (common practice, no source). */
-const DRILL = 2;
 const ANGLED = 4;
 const PAINT = 4;
 const PAINT_DRIES = 60;
@@ -22,17 +21,6 @@ export const crossingOrder: OrderFacts<CrossingRecord> = {
     const lamps = Object.keys(all);
     const posts = Math.max(1, ...Object.values(all).map((l) => l.post));
     const works: BodyWork[] = [
-      {
-        id: 'drill-board',
-        does: `Drill the board for ${posts === 1 ? 'the post' : `${posts} posts`}, ${mm(road.postMillimetres)}`,
-        says: 'Upright, by the template.',
-        tool: 'drill',
-        lamps,
-        before: 'threading',
-        minutes: DRILL * posts,
-        dryMinutes: 0,
-        undone: 'cannot',
-      },
       {
         id: 'drill-post',
         does: `Drill two holes into ${posts === 1 ? 'the post' : 'each post'}, ${mm(Math.min(1, road.boreMillimetres))}, at ${HOLE_DEGREES}° downwards`,
@@ -63,7 +51,7 @@ export const crossingOrder: OrderFacts<CrossingRecord> = {
       says: 'Black round the lamps: they stand out by day too.',
       tool: 'brush',
       lamps,
-      before: 'fixing',
+      before: 'threading',
       minutes: PAINT * posts,
       dryMinutes: PAINT_DRIES,
       undone: 'can',
@@ -75,6 +63,8 @@ export const crossingOrder: OrderFacts<CrossingRecord> = {
     says: 'A drop that sets clear; superglue fogs a lens.',
     by: 'glue',
   }),
+  hole: () => 'Upright, by the template.',
+  label: 'the leads, under the board',
   placeName: (place) => (place === 'panel' ? 'the panel' : place),
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: () => null,

@@ -19,6 +19,7 @@ export const displayModelOrder: OrderFacts<DisplayModelRecord> = {
     says: 'A drop that sets clear; superglue fogs a lens.',
     by: 'glue',
   }),
+  label: 'the stand, underneath',
   placeName: (place) => `the ${place}`,
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: () => null,

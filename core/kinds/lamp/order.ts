@@ -10,7 +10,6 @@ import type { Template } from '../../build/template';
 import type { LampRecord } from './record';
 
 /** Minutes of each sort of work (common practice, no source). */
-const DRILL = 1.5;
 const MAST = 3;
 const PAINT = 3;
 const PAINT_DRIES = 60;
@@ -58,20 +57,7 @@ export const lampOrder: OrderFacts<LampRecord> = {
     const lamps = Object.keys(job.lamps);
     const { stands } = fittingSorts[job.fitting.sort];
     const { kit } = job;
-    const works: BodyWork[] = [
-      {
-        id: 'drill',
-        does: `Drill ${lamps.length === 1 ? 'the hole' : `${lamps.length} holes`} of ${mm(holeOf(job))}`,
-        says:
-          stands === 'mast' ? 'Upright, by the template: a mast leans as its hole does.' : 'By the template.',
-        tool: 'drill',
-        lamps,
-        before: 'threading',
-        minutes: DRILL * lamps.length,
-        dryMinutes: 0,
-        undone: 'cannot',
-      },
-    ];
+    const works: BodyWork[] = [];
     if (stands === 'mast') {
       const { name, outsideMillimetres } = mastStock[kit.mast];
       const wrapped =
@@ -96,7 +82,7 @@ export const lampOrder: OrderFacts<LampRecord> = {
       says: 'White inside the hood, dark outside; before anything is glued, and not over the lamp.',
       tool: 'brush',
       lamps,
-      before: 'fixing',
+      before: 'threading',
       minutes: PAINT * lamps.length,
       dryMinutes: PAINT_DRIES,
       undone: 'can',
@@ -108,6 +94,11 @@ export const lampOrder: OrderFacts<LampRecord> = {
     says: 'A drop that sets clear; superglue fogs a lens. Upright before it sets.',
     by: 'glue',
   }),
+  hole: ({ fitting }) =>
+    fittingSorts[fitting.sort].stands === 'mast'
+      ? 'Upright, by the template: a mast leans as its hole does.'
+      : 'By the template.',
+  label: 'the leads, under the board',
   placeName: (place) => place.replace('-', ' '),
   bare: (job, lampId) => {
     const { part } = job.lamps[lampId];

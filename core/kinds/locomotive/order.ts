@@ -114,7 +114,7 @@ function blackening(job: LocomotiveRecord): BodyWork[] {
           says: `${says}${says.endsWith('.') ? '' : '.'}`,
           tool: 'brush',
           lamps: Object.entries(job.lamps).flatMap(([lampId, l]) => (l.end === end ? [lampId] : [])),
-          before: 'fixing',
+          before: 'threading',
           minutes: BLACKEN,
           dryMinutes: BLACK_DRIES,
           undone: 'can',
@@ -139,6 +139,14 @@ export const locomotiveOrder: OrderFacts<LocomotiveRecord> = {
           says: `A drop that sets clear, from behind; superglue fogs a lens. ${Object.values(job.lamps).filter((l) => l.end === place).length} lamps.`,
           by: 'glue',
         },
+  motor: (job) =>
+    job.decoder === null
+      ? null
+      : {
+          does: 'Part both brushes of the motor from rails and frame',
+          says: 'Orange goes to the brush that was at the right rail, grey to the other; insulate what held a brush to the frame. Where a socket is built in, it is done: measure all the same.',
+        },
+  label: 'the box',
   placeName: (place) => (place === 'inside' ? 'the inside' : `end ${place}`),
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: (job, lampId) => job.lamps[lampId].body,

@@ -51,7 +51,7 @@ export const sceneOrder: OrderFacts<SceneRecord> = {
     const works: BodyWork[] = [
       {
         id: 'holes',
-        does: `Drill ${lamps.length === 1 ? 'the hole' : `${lamps.length} holes`} for the lamps, and one below for the leads`,
+        does: `Drill ${lamps.length === 1 ? 'the hole' : `${lamps.length} holes`} for the lamps, ${formatQuantity(LAMP_HOLE, 'millimetre')}`,
         says: 'By the template, pricked first.',
         tool: 'drill',
         lamps,
@@ -69,7 +69,7 @@ export const sceneOrder: OrderFacts<SceneRecord> = {
             : 'Black holds the light in, white on top throws it back.',
         tool: 'brush',
         lamps,
-        before: 'fixing',
+        before: 'threading',
         minutes: PAINT,
         dryMinutes: PAINT_DRIES,
         undone: 'can',
@@ -83,6 +83,7 @@ export const sceneOrder: OrderFacts<SceneRecord> = {
     says: 'Each tried by its channel before the glue sets.',
     by: 'glue',
   }),
+  label: 'the leads, under the board',
   placeName: () => 'the scene',
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: () => null,

@@ -7,8 +7,6 @@ import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { SignalRecord } from './record';
 
 /** Minutes of each sort of work (common practice, no source). */
-const DRILL = 2;
-const ANGLED = 4;
 const HOODS = 3;
 const PAINT = 5;
 const PAINT_DRIES = 60;
@@ -21,31 +19,7 @@ export const signalOrder: OrderFacts<SignalRecord> = {
   works(_, job) {
     const lamps = Object.keys(job.lamps);
     const { head } = job;
-    const works: BodyWork[] = [
-      {
-        id: 'drill-board',
-        does: `Drill the board for the post, ${mm(head.postMillimetres)}`,
-        says: 'Upright: a post leans as its hole does.',
-        tool: 'drill',
-        lamps,
-        before: 'threading',
-        minutes: DRILL,
-        dryMinutes: 0,
-        undone: 'cannot',
-      },
-    ];
-    if (head.mount === 'post')
-      works.push({
-        id: 'drill-post',
-        does: `Drill into the post behind the head, ${mm(head.boreMillimetres)}, at ${HOLE_DEGREES}° downwards`,
-        says: 'Flat filed first, so that the drill does not wander; the edge broken with a larger drill by hand, or it skins the leads. A thin wire pushed up from the foot shows that the way is free.',
-        tool: 'drill',
-        lamps,
-        before: 'threading',
-        minutes: ANGLED,
-        dryMinutes: 0,
-        undone: 'cannot',
-      });
+    const works: BodyWork[] = [];
     if (head.hoodMillimetres > 0)
       works.push({
         id: 'hoods',
@@ -64,7 +38,7 @@ export const signalOrder: OrderFacts<SignalRecord> = {
       says: 'Black inside the head too: light that creeps from lens to lens shows two aspects.',
       tool: 'brush',
       lamps,
-      before: 'fixing',
+      before: 'threading',
       minutes: PAINT,
       dryMinutes: PAINT_DRIES,
       undone: 'can',
@@ -76,6 +50,11 @@ export const signalOrder: OrderFacts<SignalRecord> = {
     says: 'A drop that sets clear; superglue fogs a lens. Each aspect tried once before it sets.',
     by: 'glue',
   }),
+  hole: (_, { id }) =>
+    id === 'entry'
+      ? `At ${HOLE_DEGREES}° downwards, behind the head: flat filed first, so that the drill does not wander; the edge broken with a larger drill by hand, or it skins the leads. A thin wire pushed up from the foot shows that the way is free.`
+      : 'Upright: a post leans as its hole does.',
+  label: 'the leads, under the board',
   placeName: () => 'the head',
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: () => null,

@@ -1,33 +1,52 @@
-import { need, task, type Task } from '../task';
-import type { Making } from '../making';
+import { passageKinds, EACH_PLACE, type PassageKind } from '../../../document/passage-record';
+import { formatQuantity, inSentence } from '../../../quantity/format';
+import { after, fact } from '../fact';
+import { times, type Making } from '../making';
+import { act, type Act } from '../task';
+import type { Passage } from '../../../assembly/passages';
 
+/** Minutes to open a body, and to drill or file one hole (common practice, no source). */
 const OPEN = 3;
+const HOLE = 2;
 
-/** The body comes open first, and what is cut, filed or blackened is done while it is empty. */
-export function bodyTasks({ bench, facts, lots, count }: Making): Task[] {
+/** What leads go through that is made for them, and with what; the others are there. */
+const made: Readonly<Partial<Record<PassageKind, 'drill' | 'file'>>> = {
+  hole: 'drill',
+  bore: 'drill',
+  slot: 'file',
+};
+
+const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 3 });
+
+/** The body comes open, what is cut, drilled or blackened is done while it is empty, and what is found in it goes. */
+export function bodyTasks(making: Making): Act[] {
+  const { bench, facts, lots, count } = making;
   const { job, layout } = bench;
   const opening = facts.opening(job);
-  const made: Task[] = opening
-    ? [
-        task({
-          id: 'open',
-          does: opening.does,
-          says: opening.says,
-          tool: 'hands',
-          position: 'closed',
-          minutes: OPEN * count,
-          caution: 'unplug',
-        }),
-      ]
-    : [];
   const works = facts.works(layout, job);
-  for (const work of works) {
-    const own = lots.filter((l) => l.lamps.some((lamp) => work.lamps.includes(lamp.id)));
-    const cuts = works.filter(
-      (w) => w !== work && w.undone === 'cannot' && w.tool !== 'brush' && sameThing(w.lamps, work.lamps),
-    );
-    made.push(
-      task({
+  const holes = holeTasks(making);
+  return [
+    ...(opening
+      ? [
+          act({
+            id: 'open',
+            does: opening.does,
+            says: opening.says,
+            tool: 'hands',
+            position: 'closed',
+            minutes: OPEN * count,
+            late: true,
+            caution: 'unplug',
+            makes: [fact.open],
+          }),
+        ]
+      : []),
+    ...works.map((work) => {
+      const own = lots.filter((l) => l.lamps.some((lamp) => work.lamps.includes(lamp.id)));
+      const cuts = works.filter(
+        (w) => w !== work && w.undone === 'cannot' && w.tool !== 'brush' && sameThing(w.lamps, work.lamps),
+      );
+      return act({
         id: `work ${work.id}`,
         does: work.does,
         says: work.says,
@@ -39,21 +58,69 @@ export function bodyTasks({ bench, facts, lots, count }: Making): Task[] {
         lamps: work.lamps,
         caution:
           work.tool === 'drill' || work.tool === 'knife' ? 'eyes' : work.tool === 'iron' ? 'fumes' : null,
-        needs: [
-          ...(opening ? [need('open', 'the shell is worked on from inside')] : []),
+        makes: [fact.worked(work.id)],
+        asks: [
+          ...(opening ? [after(fact.open, 'the shell is worked on from inside')] : []),
+          ...(work.after ?? []).map((w) => after(fact.worked(w), 'it is worked on as it is then')),
           ...(work.tool === 'drill'
-            ? own.map((l) => need(`test ${l.id}`, 'no hole for a lamp that is dead'))
+            ? own.map((l) => after(fact.tested(l.id), 'no hole for a lamp that is dead'))
             : []),
           ...(work.tool === 'brush'
-            ? cuts.map((w) => need(`work ${w.id}`, 'drilling goes through paint'))
+            ? [
+                ...cuts.map((w) => after(fact.worked(w.id), 'drilling goes through paint')),
+                ...holes.flatMap((h) => h.makes.map((m) => after(m, 'drilling goes through paint'))),
+              ]
             : []),
         ],
-      }),
-    );
+      });
+    }),
+    ...holes,
+  ];
+}
+
+/** The holes that leads go through, like ones together, each as wide as what is threaded is told. */
+function holeTasks({ bench, facts, passages, places, count, through }: Making): Act[] {
+  const opening = facts.opening(bench.job) !== null;
+  const groups = new Map<string, Passage[]>();
+  for (const passage of passages) {
+    if (!made[passage.kind] || through(passage.id).length === 0) continue;
+    const like = JSON.stringify([
+      passage.kind,
+      passage.boreMillimetres,
+      passage.lengthMillimetres,
+      facts.hole?.(bench.job, passage) ?? null,
+    ]);
+    groups.set(like, [...(groups.get(like) ?? []), passage]);
   }
-  return made;
+  return [...groups.values()].map((own) => {
+    const [first] = own;
+    const tool = made[first.kind]!;
+    const many = count * own.reduce((sum, p) => sum + (p.serves === EACH_PLACE ? places.length : 1), 0);
+    const names = own.map((p) => inSentence(p.name)).join(', ');
+    const size = mm(first.boreMillimetres);
+    const there =
+      first.kind === 'bore' ? ' Where it is there already, look that a drill of that size passes.' : '';
+    return act({
+      id: `drill ${first.id}`,
+      does:
+        tool === 'drill'
+          ? `Drill ${times(many)}${size} for the leads: ${names}`
+          : `File ${times(many)}the ${inSentence(passageKinds[first.kind])}, ${size}: ${names}`,
+      says: `${mm(first.lengthMillimetres)} deep${opening ? ', the edge broken: it skins the leads' : ''}. ${facts.hole?.(bench.job, first) ?? ''}${there}`.trim(),
+      tool,
+      position: opening ? 'shell' : 'bench',
+      minutes: HOLE * many,
+      undone: 'cannot',
+      caution: 'eyes',
+      makes: own.map((p) => fact.hole(p.id)),
+      asks: opening ? [after(fact.open, 'the shell is worked on from inside')] : [],
+    });
+  });
 }
 
 /** Whether two works are about the same lamps; one about none is about all. */
 const sameThing = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === 0 || b.length === 0 || a.some((id) => b.includes(id));
+
+/** The facts of the holes that are made; what is there already asks for none. */
+export const isMade = ({ kind }: Pick<Passage, 'kind'>): boolean => made[kind] !== undefined;

@@ -1,89 +1,79 @@
-import { need, task, type Task } from '../task';
+import { after, fact } from '../fact';
+import { act, type Act } from '../task';
 import type { Making } from '../making';
 
 const FIX = 1;
 const CLOSE = 3;
-const TRIM = 2;
+const TIE = 2;
 /** Glue that bears handling (common practice, no source). */
 const GLUE_DRIES = 20;
 
-/** What cannot be undone comes last: leads are cut to length, lamps glued, the body closed. */
-export function closingTasks(
-  { bench, facts, places, lots, assembly, count }: Making,
-  earlier: readonly Task[],
-): Task[] {
+/** What cannot be undone comes last: lamps glued, leads tied down, the body closed. */
+export function closingTasks({ bench, facts, places, assembly, count }: Making): Act[] {
   const { job } = bench;
   const opening = facts.opening(job);
-  const last = earlier.some((t) => t.id === 'dark') ? 'dark' : 'prove';
-  const made: Task[] = [];
-  const fixed: string[] = [];
+  const last = opening ? fact.dark : fact.tried;
+  const made: Act[] = [];
   for (const place of places) {
     const fixing = facts.fixing(job, place);
+    if (fixing.by !== 'glue') continue;
     const own = assembly.parts.filter((p) => p.place === place && p.lamp !== null);
     const lamps = [...new Set(own.flatMap((p) => p.lamp ?? []))];
-    const dark = earlier.filter(
-      (t) => t.tool === 'brush' && (t.lamps.length === 0 || t.lamps.some((l) => lamps.includes(l))),
-    );
-    fixed.push(`fix ${place}`);
     made.push(
-      task({
+      act({
         id: `fix ${place}`,
         does: fixing.does,
         says: fixing.says,
-        tool: fixing.by === 'glue' ? 'glue' : 'hands',
+        tool: 'glue',
         position: 'inside',
         minutes: FIX * lamps.length * count,
-        dryMinutes: fixing.by === 'glue' ? GLUE_DRIES : 0,
-        undone: fixing.by === 'glue' ? 'cannot' : 'can',
+        dryMinutes: GLUE_DRIES,
+        undone: 'cannot',
         parts: own.map((p) => p.id),
         lamps,
-        needs: [
-          need(last, fixing.by === 'glue' ? 'glue is for good' : 'what is fixed hides what is behind it'),
-          ...dark.map((t) => need(t.id, 'nothing is glued into wet paint')),
-          ...lots
-            .filter((l) => l.lamps.some((x) => lamps.includes(x.id)))
-            .map((l) => need(`test ${l.id}`, 'every lamp is tested before it is fixed')),
-        ],
+        makes: [fact.fixed(place)],
+        asks: [after(last, 'glue is for good'), after(fact.placed(place), 'it is glued as it was seen')],
       }),
     );
   }
+  const fixed = places.map((p) => after(fact.fixed(p), 'lamps are out of reach once it is closed'));
   made.push(
-    task({
-      id: 'trim',
-      does: 'Cut the leads to length and tie them down',
+    act({
+      id: 'tie',
+      does: 'Tie the leads down',
       says: facts.slack(job) ?? 'Leave a loop where anything opens.',
-      tool: 'knife',
+      tool: 'hands',
       position: 'inside',
-      minutes: TRIM * count,
-      undone: 'cannot',
-      caution: 'eyes',
-      needs: [need(last, 'a wire cut short cannot be led another way')],
+      minutes: TIE * count,
+      makes: [fact.tied],
+      asks: [
+        after(last, 'a wire that is tied cannot be led another way'),
+        ...places.map((p) => after(fact.fixed(p), 'it pulls at a lamp that is loose')),
+      ],
     }),
   );
   if (opening)
     made.push(
-      task({
+      act({
         id: 'close',
         does: opening.closes,
         says: 'Slowly: a wire under the edge is a wire cut.',
         tool: 'hands',
         position: 'closed',
         minutes: CLOSE * count,
-        needs: [
-          ...fixed.map((id) => need(id, 'lamps are out of reach once it is closed')),
-          need('trim', 'loose wire is pinched'),
-        ],
+        makes: [fact.closed],
+        asks: [...fixed, after(fact.tied, 'loose wire is pinched')],
       }),
     );
   made.push(
-    task({
+    act({
       id: 'label',
-      does: 'Label the box',
-      says: 'What is inside, with its resistors, and this sheet folded into it.',
+      does: `Label ${facts.label}`,
+      says: 'What is inside, with its resistors, and this sheet kept with it.',
       tool: 'hands',
       position: 'closed',
       minutes: 1 * count,
-      needs: [need(opening ? 'close' : 'trim', 'what is on the label is what was built')],
+      asks: [after(opening ? fact.closed : fact.tied, 'what is on the label is what was built')],
     }),
   );
   return made;

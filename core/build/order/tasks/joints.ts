@@ -4,17 +4,21 @@ import { bandWords } from '../../../part/colour-bands';
 import { wattsName } from '../../../part/resistor';
 import { supplyKind } from '../../../supply';
 import { boardsOf } from '../../../assembly/on-board';
-import { boardSort, plugSort, usesOf } from '../../../study/stock';
+import { boardSort, plugSort, SLEEVE_MILLIMETRES, usesOf } from '../../../study/stock';
 import { groupOf, type Ends } from '../ends';
 import { times, type Making } from '../making';
-import { sleeveUse } from '../wire-use';
-import { need, task, type JoinedEnd, type Need, type Task } from '../task';
+import { after, fact, notYet, once, type Condition } from '../fact';
+import { hasMotor } from './driver';
+import { act, type Act, type JoinedEnd } from '../task';
+import { sleeveUse, wireUses } from '../wire-use';
 
-/** Minutes for a joint, and to slide on a sleeve (common practice, no source). */
+/** Minutes to cut and mark a wire, for a joint, to slide on a sleeve and to shrink it (common practice, no source). */
+const CUT = 0.5;
 const JOINT = 1.5;
 const SLEEVE = 0.3;
-/** The task that slides on the sleeves of all that is joined before anything is threaded. */
-const SLEEVES_ON_BENCH = 'sleeve bench';
+const SHRINK = 0.2;
+/** What is joined before anything is threaded has its sleeves slid on and shrunk together. */
+const ON_BENCH = 'bench';
 
 /** What a joint is made of. */
 interface JointOf {
@@ -27,7 +31,8 @@ interface JointOf {
 }
 
 /** What a task of joints says beside what follows from its ends. */
-type Said = Pick<Task, 'does' | 'says'> & Partial<Pick<Task, 'position' | 'caution' | 'uses' | 'needs'>>;
+type Said = Pick<Act, 'does' | 'says'> &
+  Partial<Pick<Act, 'position' | 'caution' | 'uses' | 'asks' | 'makes'>>;
 
 /** "3 × 1k 1/4 W (brown black red gold)", for every value among some parts. */
 function resistorWords(parts: readonly Part[], count: number): string {
@@ -60,13 +65,16 @@ function partWords(part: Part): string {
   }
 }
 
-/** Lots that have lamps among some parts, once their leads are on. */
-const lotsOf = ({ making, ends, parts }: JointOf): Need[] =>
+/** What is on before lamps among some parts are joined further: their leads, where they get some; else that they light. */
+const lotsOf = ({ making, ends, parts }: JointOf): Condition[] =>
   making.lots
-    .filter(
-      (l) => l.parts.some((p) => parts.some((q) => q.lamp === p.lamp)) && ends.tasks.has(`leads ${l.id}`),
-    )
-    .map((l) => need(`leads ${l.id}`, 'its leads are on first'));
+    .filter((l) => l.parts.some((p) => parts.some((q) => q.lamp === p.lamp)))
+    .flatMap((l) => {
+      const leads = ends.of(`leads ${l.id}`);
+      return leads.length > 0
+        ? leads.map((e) => after(fact.joined(e.lead, e.part), 'its leads are on first'))
+        : [after(fact.tested(l.id), 'a dead lamp is found before it is soldered')];
+    });
 
 /** Each sort of joint, by how the id of its task begins. */
 const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
@@ -76,7 +84,7 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       does: `Solder the resistors of ${of.making.bench.job.circuits[of.name].name} to their lamps`,
       says: `${resistorWords(own, of.making.count)}. Tin both first.`,
       uses: usesOf(own, of.making.count),
-      needs: lotsOf(of),
+      asks: lotsOf(of),
     };
   },
   resistors({ making, name, parts }) {
@@ -90,8 +98,8 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
   },
   along: (of) => ({
     does: `Join the lamps of ${of.making.facts.placeName(of.name)} from one to the next`,
-    says: `${of.joins.length / 2} wires. Lay all the same way round before you join them.`,
-    needs: lotsOf(of),
+    says: `${count(of.joins.length / 2, 'wire')}. Lay all the same way round before you join them.`,
+    asks: lotsOf(of),
   }),
   'make-up'({ making, name, parts }) {
     const own = parts.filter((p) => groupOf(p) === name);
@@ -101,17 +109,18 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       says: `${own.map(partWords).join('; ')}. Tin both first${electrolytic ? '; stripe to minus' : ''}.`,
       caution: electrolytic ? 'polarity' : 'fumes',
       uses: usesOf(own, making.count),
+      makes: [fact.madeUp(name)],
     };
   },
   join({ making, ends, name, joins, parts }) {
     const to = [...new Set(parts.filter((p) => !shines(p)).map((p) => inSentence(p.label)))];
     return {
       does: `Join the leads of ${making.facts.placeName(name)}`,
-      says: `${joins.length} ends, to ${to.join(', ') || 'its lamps'}.`,
+      says: `${count(joins.length, 'end')}, to ${to.join(', ') || 'its lamps'}. Shorten each to reach with a loop to spare, first.`,
       position: 'inside',
-      needs: [...new Set(parts.filter((p) => p.place === null).map(groupOf))]
+      asks: [...new Set(parts.filter((p) => p.place === null).map(groupOf))]
         .filter((g) => ends.tasks.has(`make-up ${g}`))
-        .map((g) => need(`make-up ${g}`, 'it is made up before leads are joined to it')),
+        .map((g) => after(fact.madeUp(g), 'it is made up before leads are joined to it')),
     };
   },
   plug({ making, name, joins }) {
@@ -127,22 +136,36 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       ]),
     };
   },
-  'connect rails': ({ making: { bench, byId }, joins }) => ({
-    does: 'Join the feed',
-    says: `${joins.length} ends, at ${supplyKind(bench.supply).onTrack ? 'the pickups' : inSentence(byId.get('rails')!.label)}. The resistor is in circuit before power is.`,
-    position: 'inside',
-  }),
-  'connect decoder': ({ joins }) => ({
+  'connect rails'({ making: { bench, byId }, joins, parts }) {
+    const { supply } = bench;
+    const at = supplyKind(supply).onTrack
+      ? 'the pickups'
+      : supply.kind === 'cell'
+        ? 'the tags of its holder, the cell out of it'
+        : inSentence(byId.get('rails')!.label);
+    const resistor = parts.some((p) => p.kind === 'resistor')
+      ? ' The resistor is in circuit before power is.'
+      : '';
+    return {
+      does: 'Join the feed',
+      says: `${count(joins.length, 'end')}, at ${at}.${resistor}`,
+      position: 'inside',
+      asks: supply.kind === 'cell' ? [notYet(fact.powered, 'no iron comes near a cell')] : [],
+    };
+  },
+  'connect decoder': ({ making, ends, joins }) => ({
     does: 'Solder the wires to plug or decoder',
-    says: `${joins.length} ends. From the solder side the pins are mirrored.`,
+    says: `${count(joins.length, 'end')}. From the solder side the pins are mirrored.`,
     position: 'inside',
+    asks: [...parted(making), ...provenFirst(ends)],
   }),
-  'connect driver': ({ making: { byId }, joins }) => ({
+  'connect driver': ({ making: { byId }, ends, joins }) => ({
     does: `Join the leads to ${inSentence(byId.get('driver')!.label)}`,
-    says: `${joins.length} ends: the common first, then each output by its label.`,
+    says: `${count(joins.length, 'end')}: the common first, then each output by its label.`,
     position: 'inside',
+    asks: provenFirst(ends),
   }),
-  socket: ({ making: { facts, bench, byId } }) => ({
+  socket: ({ making, making: { facts, bench, byId } }) => ({
     ...(byId.has('driver')
       ? {
           does: `Feed ${inSentence(byId.get('driver')!.label)}`,
@@ -153,16 +176,35 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
           says: 'Red to the right rail, black to the left (NMRA S-9.1.1). Where a socket is built in, look that it is so.',
         }),
     position: 'inside',
-    needs: facts.opening(bench.job) ? [need('open', 'the socket is inside')] : [],
+    asks: [
+      ...(facts.opening(bench.job) ? [after(fact.open, 'the socket is inside')] : []),
+      ...(byId.has('driver') ? [] : parted(making)),
+    ],
   }),
 };
 
-/** Joints of leads at the lamps, on the bench and at their far ends, each with its sleeve slid on before. */
-export function jointTasks(making: Making, ends: Ends): Task[] {
-  const { byId, count, facts, bench } = making;
+/** "1 end", "3 ends". */
+const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
+
+/** That the motor is parted from the rails, where there is one. */
+const parted = (making: Making): Condition[] =>
+  hasMotor(making) ? [after(fact.isolated, 'a brush that still touches a rail ends the decoder')] : [];
+
+/** The proof wants the leads off what drives them, so it goes before they are soldered on. */
+const provenFirst = (ends: Ends): Condition[] =>
+  ends.tasks.has('connect driver') || ends.tasks.has('connect decoder')
+    ? [after(fact.proved, 'the tester wants the leads free')]
+    : [];
+
+/**
+ * The wires, cut; joints of leads at the lamps, on the bench and at their far ends, each with its sleeve
+ * slid on before and shrunk after.
+ */
+export function jointTasks(making: Making, ends: Ends): Act[] {
+  const { byId, count: many, facts, bench } = making;
   const inside = facts.thinShell(bench.job) ? 'plastic' : 'fumes';
-  const made: Task[] = [];
-  const sleeves = new Map<string, Task>();
+  const made: Act[] = cutTask(making);
+  const sleeves = new Map<string, Act[]>();
   for (const id of ends.tasks) {
     const sort = Object.hasOwn(joints, id) ? id : id.split(' ')[0];
     // Leads of lamps are made ready with the lamps.
@@ -170,60 +212,117 @@ export function jointTasks(making: Making, ends: Ends): Task[] {
     const joins = ends.of(id);
     const parts = [...new Set(joins.map((e) => byId.get(e.part)!))];
     const said = joints[sort]({ making, ends, name: id.slice(sort.length + 1), joins, parts });
-    const { position = 'bench', needs = [] } = said;
+    const { position = 'bench', asks = [], makes = [] } = said;
     const about = {
       parts: parts.map((p) => p.id),
       lamps: [...new Set(parts.flatMap((p) => p.lamp ?? []))],
     };
+    const joint = act({
+      id,
+      ...about,
+      ...said,
+      position,
+      tool: 'iron',
+      minutes: JOINT * joins.length * many,
+      joins,
+      caution: said.caution ?? (position === 'bench' ? 'fumes' : inside),
+      makes: [...makes, ...joins.map((e) => fact.joined(e.lead, e.part))],
+      asks: [
+        ...asks,
+        ...making.cut(joins),
+        ...(ends.sleeved(id)
+          ? joins.map((e) => after(fact.sleeved(e.lead, e.part), 'the sleeve does not go over a joint'))
+          : []),
+        ...(position === 'inside' && facts.opening(bench.job) ? [after(fact.open, 'it is inside')] : []),
+      ],
+    });
+    made.push(joint);
+    if (!ends.sleeved(id)) continue;
     // Sleeves of what is joined on the bench go on together; inside the body each when its leads are through.
-    const sleeve = position === 'bench' ? SLEEVES_ON_BENCH : `sleeve ${id}`;
-    sleeves.set(
-      sleeve,
-      sleeved(sleeves.get(sleeve), { sleeve, position, about, needs, said, pieces: joins.length * count }),
-    );
-    made.push(
-      task({
-        id,
-        ...about,
-        ...said,
-        tool: 'iron',
-        minutes: JOINT * joins.length * count,
-        joins,
-        caution: said.caution ?? (position === 'bench' ? 'fumes' : inside),
-        needs: [...needs, need(sleeve, 'the sleeve does not go over a joint')],
-      }),
-    );
+    const group = position === 'bench' ? ON_BENCH : id;
+    sleeves.set(group, [...(sleeves.get(group) ?? []), joint]);
   }
-  return [...sleeves.values(), ...made];
+  return [
+    ...[...sleeves].map(([group, own]) => sleeved(group, own, making)),
+    ...made,
+    ...shrunk(sleeves, making),
+  ];
 }
 
-/** The sleeves for joints, with those of others that go on together with them. */
-function sleeved(
-  known: Task | undefined,
-  of: {
-    readonly sleeve: string;
-    readonly position: Task['position'];
-    readonly about: Pick<Task, 'parts' | 'lamps'>;
-    readonly needs: readonly Need[];
-    readonly said: Said;
-    readonly pieces: number;
-  },
-): Task {
-  const minutes = SLEEVE * of.pieces + (known?.minutes ?? 0);
-  const pieces = Math.round(minutes / SLEEVE);
-  return task({
-    id: of.sleeve,
-    does:
-      of.sleeve === SLEEVES_ON_BENCH
-        ? 'Slide heat-shrink on, before the bench joints'
-        : `Slide heat-shrink on, before you ${inSentence(of.said.does)}`,
-    says: `${pieces} pieces, pushed well away from the iron. Once it is joined they no longer go on.`,
+/** The wires of a job, cut in one go and marked. */
+function cutTask({ wires, count: many }: Making): Act[] {
+  if (wires.length === 0) return [];
+  return [
+    act({
+      id: 'cut',
+      does: `Cut ${count(wires.length * many, 'wire')} to length, and label both ends`,
+      says: 'By the table of wires: long, to be shortened where they are joined. Bare 2 mm at each end.',
+      tool: 'knife',
+      minutes: CUT * wires.length * many,
+      caution: 'eyes',
+      uses: wireUses(wires, many),
+      makes: wires.map((w) => fact.cut(w.lead)),
+    }),
+  ];
+}
+
+/** The sleeves for joints, slid on together. */
+function sleeved(group: string, joints: readonly Act[], { count: many, assembly }: Making): Act {
+  const joins = joints.flatMap((t) => t.joins);
+  const pieces = joins.length * many;
+  const bench = group === ON_BENCH;
+  const leads = new Map(assembly.leads.map((l) => [l.id, l]));
+  return act({
+    id: `sleeve ${group}`,
+    does: bench
+      ? 'Slide heat-shrink on, before the bench joints'
+      : `Slide heat-shrink on, before you ${inSentence(joints[0].does)}`,
+    says: `${count(pieces, 'piece')} of ${SLEEVE_MILLIMETRES} mm, pushed well away from the iron. Once it is joined they no longer go on.`,
     tool: 'hands',
-    position: of.position,
-    parts: [...new Set([...(known?.parts ?? []), ...of.about.parts])],
-    lamps: [...new Set([...(known?.lamps ?? []), ...of.about.lamps])],
-    minutes,
+    position: joints[0].position,
+    parts: [...new Set(joints.flatMap((t) => t.parts))],
+    lamps: [...new Set(joints.flatMap((t) => t.lamps))],
+    minutes: SLEEVE * pieces,
     uses: [sleeveUse(pieces)],
-    needs: [...(known?.needs ?? []), ...of.needs],
+    makes: joins.map((e) => fact.sleeved(e.lead, e.part)),
+    asks: once([
+      ...joints.flatMap((t) => t.asks.filter((a) => a.fact.startsWith('cut ') || a.fact === fact.open)),
+      // A sleeve does not go through what only bare wire passes.
+      ...(bench
+        ? []
+        : joins.flatMap((e) =>
+            leads
+              .get(e.lead)!
+              .through.map((p) => after(fact.through(e.lead, p), 'the sleeve does not go through with it')),
+          )),
+    ]),
+  });
+}
+
+/** The sleeves, shrunk: those of the bench joints before anything is threaded, the others before it is tried. */
+function shrunk(sleeves: ReadonlyMap<string, readonly Act[]>, { count: many, facts, bench }: Making): Act[] {
+  const groups = [
+    ['bench', [...(sleeves.get(ON_BENCH) ?? [])]],
+    ['inside', [...sleeves].filter(([g]) => g !== ON_BENCH).flatMap(([, own]) => own)],
+  ] as const;
+  return groups.flatMap(([name, own]) => {
+    const joins = own.flatMap((t) => t.joins);
+    if (joins.length === 0) return [];
+    const pieces = joins.length * many;
+    return [
+      act({
+        id: `shrink ${name}`,
+        does: `Push ${count(pieces, 'sleeve')} over their joints and shrink them`,
+        says: `Centred over the bare metal, then a moment of heat all round${name === 'inside' && facts.thinShell(bench.job) ? '; card between it and the shell' : ''}. None of the metal shows.`,
+        tool: 'heat',
+        position: name === 'bench' ? 'bench' : 'inside',
+        parts: [...new Set(own.flatMap((t) => t.parts))],
+        lamps: [...new Set(own.flatMap((t) => t.lamps))],
+        minutes: SHRINK * pieces,
+        caution: name === 'inside' && facts.thinShell(bench.job) ? 'plastic' : null,
+        makes: joins.map((e) => fact.shrunk(e.lead, e.part)),
+        asks: joins.map((e) => after(fact.joined(e.lead, e.part), 'a sleeve is shrunk over what is joined')),
+      }),
+    ];
   });
 }

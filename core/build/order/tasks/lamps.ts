@@ -1,9 +1,13 @@
+import { testerTouch } from '../../../study/tester-touch';
 import { usesOf } from '../../../study/stock';
+import { after, fact } from '../fact';
 import { times, type Making, type Lot } from '../making';
-import { need, task, type Task } from '../task';
+import { act, type Act } from '../task';
 import { formatQuantity, inSentence } from '../../../quantity/format';
+import { lampBodies } from '../../../part/lamp-body';
 import { testerAmps } from '../../../study/unmarked-lamp';
 import { tints } from '../../../part/tint';
+import type { Assembly } from '../../../assembly/assembly';
 import type { Ends } from '../ends';
 
 /** Minutes for a touch of the tester, and to tin and join two leads (common practice, no source). */
@@ -14,26 +18,47 @@ const PAINT = 2;
 const PAINT_DRIES = 30;
 
 const volts = (v: number): string => formatQuantity(v, 'volt', { significant: 2 });
+const amps = (a: number): string => formatQuantity(a, 'amp', { significant: 2 });
 
 /** Below this a lamp is dark to the eye at the bench (common practice, no source). */
 const SEEN_AMPS = 20e-6;
 
-/** What the tester shows of a lot. */
-function touch({ bench }: Making, { parts }: Lot): string {
-  const { tester } = bench.layout.drawer;
-  const [first] = parts;
-  if (first.kind === 'bulb') return 'It glows either way round.';
-  const amps = testerAmps(tester, first);
-  const other = first.second ? testerAmps(tester, first, 'second') : 0;
-  const dark = amps < SEEN_AMPS;
-  const both = first.second
-    ? ` Change the clips over: the other colour lights, at ${formatQuantity(other, 'amp', { significant: 2 })}.`
-    : ' The long leg, or the lead at the red clip when it lights, is plus: mark it now.';
-  // Several in series, or a large resistor inside, are more than this tester lights.
-  if (dark)
-    return `On ${volts(tester.volts)} it stays dark: ${first.led.inSeries > 1 ? `${first.led.inSeries} in series inside it want more volts` : 'what is inside it leaves too little'}. Test it on its own supply.`;
-  return `On ${volts(tester.volts)} behind ${formatQuantity(tester.ohms, 'ohm')} it draws ${first.builtIn.kind === 'unknown' ? 'at most ' : ''}${formatQuantity(amps, 'amp', { significant: 2 })}.${both}`;
+/** How a lamp’s plus is known: by its body where that is known, else by the tester. */
+function markOf({ bench, facts }: Making, { parts: [first], lamps: [lamp] }: Lot): string {
+  if (first.kind === 'bulb') return '';
+  if (first.led.form === 'strip') return ' The pad marked + is plus.';
+  const body = facts.lampBody(bench.job, lamp.id);
+  return body !== null && lampBodies[body].legs
+    ? ' The long leg, at the red clip when it lights, is plus: mark it before it is cut.'
+    : ' The lead or pad at the red clip when it lights is plus: mark it now.';
 }
+
+/** What the tester shows of a lot as it is bought. */
+function touch(making: Making, lot: Lot): string {
+  const { tester } = making.bench.layout.drawer;
+  const [first] = lot.parts;
+  if (first.kind === 'bulb') return 'It glows either way round.';
+  const is = testerAmps(tester, first);
+  const other = first.second ? testerAmps(tester, first, 'second') : 0;
+  // Several in series, or a large resistor inside, are more than this tester lights.
+  if (is < SEEN_AMPS)
+    return `On ${volts(tester.volts)} it stays dark: ${first.led.inSeries > 1 ? `${first.led.inSeries} in series inside it want more volts` : 'what is inside it leaves too little'}. Test it on its own supply.`;
+  const both = first.second
+    ? ` Change the clips over: the other colour lights, at ${amps(other)}.`
+    : markOf(making, lot);
+  return `On ${volts(tester.volts)} behind ${formatQuantity(tester.ohms, 'ohm')} it draws ${first.builtIn.kind === 'unknown' ? 'at most ' : ''}${amps(is)}.${both}`;
+}
+
+/** What the tester shows of a lot once more, with what is joined to it by then. */
+const retouch =
+  ({ bench }: Making, { parts: [first] }: Lot) =>
+  (then: Assembly): string => {
+    const seen = testerTouch({ ...bench, assembly: then }, first.id);
+    if (seen.lit === 0)
+      return `The clips at the free ends of its leads: what is in the way leaves it dark on this tester; try it on its own supply.`;
+    const with_ = seen.lit > 1 ? `${seen.lit} lamps light together` : 'it lights';
+    return `The clips at the free ends of its leads${seen.ohms > 0 ? `, the resistor between` : ''}: ${with_}, and the tester gives ${amps(seen.amps)}. What got too hot under the iron is dim or dark.`;
+  };
 
 const nameOf = ({ parts }: Lot): string => {
   const [first] = parts;
@@ -50,7 +75,7 @@ const hot = ({ id, lamps, parts }: Lot, ends: Ends): string[] =>
   ].filter((task, i, all) => ends.tasks.has(task) && all.indexOf(task) === i);
 
 /** Lamps alike are tested, given leads, tested again and tinted together. */
-export function lampTasks(making: Making, ends: Ends): Task[] {
+export function lampTasks(making: Making, ends: Ends): Act[] {
   return making.lots.flatMap((lot) => {
     const lamps = lot.lamps.map((l) => l.id);
     const parts = lot.parts.map((p) => p.id);
@@ -58,8 +83,11 @@ export function lampTasks(making: Making, ends: Ends): Task[] {
     const about = { lamps, parts };
     const name = nameOf(lot);
     const joins = ends.of(`leads ${lot.id}`);
-    const made: Task[] = [
-      task({
+    const heated = hot(lot, ends).flatMap((id) =>
+      ends.of(id).map((e) => ({ ...e, sleeved: ends.sleeved(id) })),
+    );
+    const made: Act[] = [
+      act({
         id: `test ${lot.id}`,
         ...about,
         does: `Test ${times(many)}${name}`,
@@ -67,43 +95,57 @@ export function lampTasks(making: Making, ends: Ends): Task[] {
         tool: 'tester',
         minutes: TOUCH * many,
         tests: true,
+        makes: [fact.tested(lot.id), ...(heated.length === 0 ? [fact.sound(lot.id)] : [])],
         // What gets no leads of ours is taken out when it is tested.
         uses: joins.length > 0 ? [] : usesOf(lot.parts, making.count),
       }),
     ];
     if (joins.length > 0)
       made.push(
-        task({
+        act({
           id: `leads ${lot.id}`,
           ...about,
           does: lot.bare
             ? `Solder leads to ${times(many)}${name}`
             : `Make ready the leads of ${times(many)}${name}`,
           says: lot.bare
-            ? `Tin wire and lamp first, then touch them together for a second: longer kills the lamp. Cut leads long; tape them in pairs${many > 1 ? ' and label them' : ''}.`
-            : `Bare and tin the ends. Leave them long; tape them in pairs${many > 1 ? ' and label them' : ''}.`,
+            ? `Tin wire and lamp first, then touch them together for a second: longer kills the lamp. Tape them in pairs${many > 1 ? ' and label them' : ''}.`
+            : `Bare and tin the ends. Tape them in pairs${many > 1 ? ' and label them' : ''}.`,
           tool: 'iron',
           minutes: JOINTS * many,
           caution: 'fumes',
           joins,
           uses: usesOf(lot.parts, making.count),
-          needs: [need(`test ${lot.id}`, 'a dead lamp is found before it is soldered')],
+          makes: joins.map((e) => fact.joined(e.lead, e.part)),
+          asks: [
+            after(fact.tested(lot.id), 'a dead lamp is found before it is soldered'),
+            ...making.cut(joins),
+          ],
         }),
-        task({
+      );
+    if (heated.length > 0)
+      made.push(
+        act({
           id: `retest ${lot.id}`,
           ...about,
           does: `Test ${times(many)}${name} again`,
-          says: 'The same touch as before: what got too hot under the iron is dim or dark.',
+          says: '',
+          sees: retouch(making, lot),
           tool: 'tester',
           minutes: TOUCH * many,
           tests: true,
-          needs: hot(lot, ends).map((id) => need(id, 'heat is what kills a lamp')),
+          makes: [fact.sound(lot.id)],
+          asks: heated.map((e) =>
+            e.sleeved
+              ? after(fact.shrunk(e.lead, e.part), 'heat is what kills a lamp')
+              : after(fact.joined(e.lead, e.part), 'heat is what kills a lamp'),
+          ),
         }),
       );
     const tint = tints[lot.lamps[0].tint];
     if (tint.applied === 'paint' || tint.applied === 'film')
       made.push(
-        task({
+        act({
           id: `tint ${lot.id}`,
           ...about,
           does: `${tint.applied === 'paint' ? 'Paint' : 'Cover'} ${times(many)}${name}: ${tint.name.toLowerCase()}`,
@@ -114,11 +156,14 @@ export function lampTasks(making: Making, ends: Ends): Task[] {
           tool: 'brush',
           minutes: PAINT * many,
           dryMinutes: tint.applied === 'paint' ? PAINT_DRIES : 0,
-          needs: [
-            need(joins.length > 0 ? `retest ${lot.id}` : `test ${lot.id}`, 'paint hides a lamp that is dim'),
-          ],
+          makes: [fact.tinted(lot.id)],
+          asks: [after(fact.sound(lot.id), 'paint hides a lamp that is dim')],
         }),
       );
     return made;
   });
 }
+
+/** Whether a lot is painted or covered. */
+export const isTinted = ({ lamps: [first] }: Lot): boolean =>
+  ['paint', 'film'].includes(tints[first.tint].applied);

@@ -2,66 +2,200 @@ import { CircuitError } from '../../../circuit/error';
 import { FAINT_LIGHTNESS } from '../../../light/lamp-light';
 import { formatQuantity } from '../../../quantity/format';
 import { cellsOf } from '../../../study/cell-life';
-import { usualReadings } from '../../../study/solver';
-import { need, task, type Need, type Task } from '../task';
+import { usualState, statesOf } from '../../../study/states';
+import { stateWords } from '../../../study/state-words';
+import { Solver } from '../../../study/solver';
+import { wiringOf } from '../../../kinds/wirings';
+import { isTinted } from './lamps';
+import { hasMotor, isProgrammed } from './driver';
+import { after, fact, notYet, once, type Condition } from '../fact';
+import { act, type Act } from '../task';
+import type { Ends } from '../ends';
 import type { Making } from '../making';
+import type { Bench } from '../../../study/bench';
+import type { State } from '../../../supply/state';
+import type { Assembly } from '../../../assembly/assembly';
 
 const TRY = 3;
 const PROVE = 4;
 const DARK = 4;
+const PLACE = 0.5;
+const CELLS = 1;
 
-/** What is seen when the whole is tried, solved for the state of every day. */
-function expected({ bench }: Making): string {
-  try {
-    const readings = usualReadings(bench);
-    const lit = readings.dies.filter((d) => d.lightness >= FAINT_LIGHTNESS).length;
-    return `${lit} of ${readings.dies.length} lit in the state of every day; the supply gives ${formatQuantity(readings.supplyAmps.mean, 'amp', { significant: 2 })}.`;
-  } catch (error) {
-    if (error instanceof CircuitError) return 'It cannot be solved as it stands; see the findings.';
-    throw error;
-  }
+/** States that are told one by one; of more, the one of every day. */
+const MOST_STATES = 6;
+/** Names told of the lamps that are lit; of more, how many. */
+const MOST_NAMES = 4;
+
+/** What is seen in a state, solved. */
+function seenIn(bench: Bench, solver: Solver, state: State): string {
+  const readings = solver.at(state);
+  const names = wiringOf(bench.job.kind).lampNames(bench.job, bench.layout);
+  const lit = [...new Set(readings.dies.filter((d) => d.lightness >= FAINT_LIGHTNESS).map((d) => d.lampId))];
+  const lamps = Object.keys(bench.job.lamps).length;
+  const words =
+    lit.length === 0
+      ? 'all dark'
+      : lit.length === lamps
+        ? lamps === 1
+          ? 'it is lit'
+          : `all ${lamps} lit`
+        : lit.length <= MOST_NAMES
+          ? `lit: ${lit.map((id) => names.get(id) ?? id).join(', ')}`
+          : `${lit.length} of ${lamps} lit`;
+  return `${stateWords(bench, state, { throttle: true })}: ${words}, ${formatQuantity(readings.supplyAmps.mean, 'amp', { significant: 2 })}.`;
 }
 
-/** The whole is tried with its resistors, proven by the fewest touches, and looked at in the dark, before anything is glued. */
-export function proofTasks(making: Making, joined: readonly string[]): Task[] {
-  const { bench, facts, count } = making;
-  const body = facts.opening(bench.job) !== null;
-  const needs: Need[] = joined.map((id) => need(id, 'the circuit is whole only with it'));
-  const made: Task[] = [
-    task({
-      id: 'try',
-      does: 'Try the whole circuit, its resistors in it',
-      says: expected(making),
-      tool: 'supply',
-      position: 'inside',
-      minutes: TRY * count,
-      tests: true,
-      needs,
-      caution: cellsOf(bench).length > 0 ? 'cells' : null,
-    }),
-    task({
+/** What is seen when the whole is tried, state by state where there are few. */
+const expected =
+  ({ bench }: Making) =>
+  (then: Assembly): string => {
+    const there: Bench = { ...bench, assembly: then };
+    const all = statesOf(there).states;
+    const states = all.length <= MOST_STATES ? all : [usualState(there)];
+    try {
+      const solver = new Solver(there);
+      return states.map((state) => seenIn(there, solver, state)).join(' ');
+    } catch (error) {
+      if (error instanceof CircuitError) return 'It cannot be solved as it stands; see the findings.';
+      throw error;
+    }
+  };
+
+/** Ends that a proof wants free: what drives the lamps is not joined to them yet. */
+const DRIVEN = ['connect decoder', 'connect driver', 'socket'];
+
+/**
+ * Proven by the fewest touches, leads off what drives them; tried with its supply; the lamps put in their
+ * places and looked at in the dark, before anything is glued.
+ */
+export function proofTasks(making: Making, ends: Ends, sound: readonly Condition[]): Act[] {
+  const { bench, facts, count, places } = making;
+  const opening = facts.opening(bench.job);
+  const cells = bench.supply.kind === 'cell';
+  const joinedIn = (tasks: readonly string[]): Condition[] =>
+    tasks.flatMap((id) =>
+      ends.of(id).map((e) => after(fact.joined(e.lead, e.part), 'the circuit is whole only with it')),
+    );
+  const shrunk = [...ends.tasks]
+    .filter((id) => ends.sleeved(id))
+    .flatMap((id) =>
+      ends.of(id).map((e) => after(fact.shrunk(e.lead, e.part), 'bare joints touch one another')),
+    );
+  const driven = DRIVEN.filter((id) => ends.tasks.has(id));
+  const undriven = [...ends.tasks].filter((id) => !driven.includes(id));
+  const free = driven
+    .filter((id) => id !== 'socket')
+    .flatMap((id) => ends.of(id))
+    .map((e) => notYet(fact.joined(e.lead, e.part), 'the tester wants the leads free'));
+  const made: Act[] = [
+    act({
       id: 'prove',
       does: 'The shortest proof',
-      says: 'The few touches of the stage Proof, each with what must be seen: they expose any single fault.',
+      says: `The few touches of the stage Proof, each with what must be seen: they expose any single fault.${
+        driven.length > 0
+          ? ' Those with the tester now, the leads still free; those with power when it is tried.'
+          : ''
+      }`,
       tool: 'tester',
       position: 'inside',
       minutes: PROVE * count,
       tests: true,
-      needs: [need('try', 'what does not work at all is found first')],
+      makes: [fact.proved],
+      asks: once([...joinedIn(undriven), ...shrunk, ...free, ...sound]),
     }),
+    ...(cells
+      ? [
+          act({
+            id: 'cells',
+            does: 'Put the cell in',
+            says: 'Plus by the mark in its holder; the lid screwed down where there is one.',
+            tool: 'hands',
+            position: 'inside',
+            minutes: CELLS * count,
+            caution: 'cells',
+            makes: [fact.powered],
+            asks: once([...joinedIn([...ends.tasks]), ...shrunk]),
+          }),
+        ]
+      : []),
+    act({
+      id: 'try',
+      does: 'Try the whole circuit',
+      says: '',
+      sees: expected(making),
+      tool: 'supply',
+      position: 'inside',
+      minutes: TRY * count,
+      tests: true,
+      caution: cellsOf(bench).length > 0 ? 'cells' : null,
+      makes: [fact.tried],
+      asks: once([
+        after(fact.proved, 'a short is found before there is power'),
+        ...(cells ? [after(fact.powered, 'it is what lights it')] : []),
+        ...(isProgrammed(making) ? [after(fact.programmed, 'what has no program shows nothing')] : []),
+        ...(hasMotor(making)
+          ? [after(fact.isolated, 'a brush that still touches a rail ends the decoder')]
+          : []),
+        ...joinedIn([...ends.tasks]),
+        ...shrunk,
+      ]),
+    }),
+    ...places.map((place): Act => placed(making, place)),
   ];
-  if (body)
+  if (opening)
     made.push(
-      task({
+      act({
         id: 'dark',
         does: 'Look at it in the dark, shell on',
-        says: 'Every lamp lit: light where it should not be is blackened now, while the lamps still come out.',
+        says: 'Light where it should not be is blackened now, while the lamps still come out.',
+        sees: expected(making),
         tool: 'supply',
         position: 'closed',
         minutes: DARK * count,
         tests: true,
-        needs: [need('prove', 'a lamp that is dark leaks no light')],
+        makes: [fact.dark],
+        asks: [
+          after(fact.tried, 'a lamp that is dark leaks no light'),
+          ...places.map((p) => after(fact.placed(p), 'light leaks from where the lamps will be')),
+          // What is blackened is seen in the dark; what dries there is out of the way of the iron.
+          ...facts
+            .works(bench.layout, bench.job)
+            .map((w) => after(fact.worked(w.id), 'it is what is looked at')),
+        ],
       }),
     );
   return made;
+}
+
+/** The lamps of a place where they will be: held for good by what comes off again, else by tape until they are glued. */
+function placed(making: Making, place: string): Act {
+  const { bench, facts, assembly, lots, count } = making;
+  const fixing = facts.fixing(bench.job, place);
+  const own = assembly.parts.filter((p) => p.place === place && p.lamp !== null);
+  const lamps = [...new Set(own.flatMap((p) => p.lamp ?? []))];
+  const glued = fixing.by === 'glue';
+  const works = facts
+    .works(bench.layout, bench.job)
+    .filter((w) => w.lamps.length === 0 || w.lamps.some((l) => lamps.includes(l)));
+  const mine = lots.filter((l) => l.lamps.some((x) => lamps.includes(x.id)));
+  return act({
+    id: glued ? `place ${place}` : `fix ${place}`,
+    does: glued ? `Put the lamps of ${facts.placeName(place)} in their places` : fixing.does,
+    says: glued ? 'Held by a strip of tape, so that they still come out.' : fixing.says,
+    tool: 'hands',
+    position: 'inside',
+    minutes: (glued ? PLACE : 1) * lamps.length * count,
+    parts: own.map((p) => p.id),
+    lamps,
+    makes: [fact.placed(place), ...(glued ? [] : [fact.fixed(place)])],
+    asks: [
+      after(fact.tried, 'what is in its place is worked on badly'),
+      ...works.map((w) =>
+        after(fact.worked(w.id), 'nothing is set into wet paint, nor into what is still cut'),
+      ),
+      ...mine.map((l) => after(fact.sound(l.id), 'every lamp is tested before it is set')),
+      ...mine.filter(isTinted).map((l) => after(fact.tinted(l.id), 'it is painted while it lies free')),
+    ],
+  });
 }

@@ -1,0 +1,75 @@
+import { driverOf } from '../../../document/aspect-record';
+import { stringOf } from '../../../study/string-needs';
+import { after, fact, notYet } from '../fact';
+import { act, type Act } from '../task';
+import type { Ends } from '../ends';
+import type { Making } from '../making';
+
+/** Minutes to part a motor from the rails and to look that it is, and to program (common practice, no source). */
+const ISOLATE = 10;
+const PROGRAM = 5;
+
+/** Whether its motor has to be parted from the rails before it gets what drives it. */
+export const hasMotor = ({ facts, bench }: Pick<Making, 'facts' | 'bench'>): boolean =>
+  (facts.motor?.(bench.job) ?? null) !== null;
+
+/** Whether something in it is given an address or a program. */
+export const isProgrammed = ({ bench: { job } }: Pick<Making, 'bench'>): boolean =>
+  job.decoder !== null ||
+  stringOf(job) !== null ||
+  ['pins', 'matrix', 'accessory-pairs', 'accessory-reversing'].includes(driverOf(job)?.kind ?? '');
+
+/** What is done for what switches the lamps: the motor parted from the rails, an address given, a program loaded. */
+export function driverTasks(making: Making, ends: Ends): Act[] {
+  const { bench, facts, count } = making;
+  const { job } = bench;
+  const motor = facts.motor?.(job) ?? null;
+  const made: Act[] = [];
+  if (motor)
+    made.push(
+      act({
+        id: 'motor',
+        does: motor.does,
+        says: motor.says,
+        tool: 'hands',
+        position: 'inside',
+        minutes: ISOLATE * count,
+        tests: true,
+        caution: 'motor',
+        makes: [fact.isolated],
+        asks: facts.opening(job) ? [after(fact.open, 'the motor is inside')] : [],
+      }),
+    );
+  if (!isProgrammed(making)) return made;
+  const joined = (task: string) => ends.of(task);
+  const loads = !job.decoder && (driverOf(job) === null || ['pins', 'matrix'].includes(driverOf(job)!.kind));
+  const says = job.decoder
+    ? 'On the programming track: its address first, then the functions by the table of functions. A wrong mapping looks like wrong wiring.'
+    : loads
+      ? 'The program of this job, before its pins are joined to anything: a pin that is still an output of another program can end itself.'
+      : 'By its leaflet: the address it answers to, written on its label.';
+  made.push(
+    act({
+      id: 'program',
+      does: job.decoder
+        ? 'Give the decoder its address and its functions'
+        : loads
+          ? 'Load the program into the small computer'
+          : 'Give the accessory decoder its address',
+      says,
+      tool: 'computer',
+      position: loads ? 'bench' : 'inside',
+      minutes: PROGRAM * count,
+      tests: true,
+      makes: [fact.programmed],
+      asks: loads
+        ? joined('connect driver').map((e) =>
+            notYet(fact.joined(e.lead, e.part), 'the program says which pins are outputs'),
+          )
+        : ['connect decoder', 'socket']
+            .flatMap(joined)
+            .map((e) => after(fact.joined(e.lead, e.part), 'it is programmed over its leads')),
+    }),
+  );
+  return made;
+}
