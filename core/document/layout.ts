@@ -18,7 +18,7 @@ import { feedsBeside } from '../supply';
 import type { Say } from './job-record';
 
 export const FORMAT = 'hazel-spark-layout';
-export const VERSION = 11;
+export const VERSION = 12;
 
 const scaleNames = Object.keys(scales) as [ScaleName, ...ScaleName[]];
 

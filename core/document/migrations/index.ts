@@ -4,6 +4,7 @@ import { toSecond } from './second';
 import { toSixth } from './sixth';
 import { toThird } from './third';
 import { toTenth } from './tenth';
+import { toTwelfth } from './twelfth';
 import { isPlain, mapped, type Plain } from './plain';
 
 /** Version 4: locomotives beside coaches, and lamp sets for them. Nothing of a coach differs. */
@@ -49,6 +50,7 @@ export const migrations: Readonly<Record<number, (old: Plain) => Plain>> = {
   8: toNinth,
   9: toTenth,
   10: toEleventh,
+  11: toTwelfth,
 };
 
 /**
