@@ -1,6 +1,7 @@
 import { sheetHtml } from '../core/build/sheet/html';
 import { sheetMarkdown } from '../core/build/sheet/markdown';
 import { sheetOf } from '../core/build/sheet/sheet';
+import { checkJob } from '../core/finding/check';
 import { benchOf } from '../core/study/bench';
 import { shortestProof } from '../core/study/shortest-proof';
 import { Complaint } from './complaint';
@@ -18,7 +19,7 @@ export function run(words: readonly string[]): number {
   if (asked === undefined) throw new Complaint(`--job is missing; usage: ${USAGE}`);
   const [jobId] = jobIds(layout, asked, file);
   const proof = options.has('proof') ? shortestProof(benchOf(layout, jobId)) : null;
-  const sheet = sheetOf(layout, jobId, proof);
+  const sheet = sheetOf(layout, jobId, { findings: checkJob(layout, jobId), proof });
   print(options.has('html') ? sheetHtml(sheet) : sheetMarkdown(sheet));
   return 0;
 }

@@ -1,4 +1,4 @@
-import { checkBenchInSteps, type Asked, type Steps } from '../../core/finding/judging';
+import { atOnce, checkBenchInSteps, type Asked, type Steps } from '../../core/finding/judging';
 import { StudyDesk } from '../../core/finding/studies';
 import { kindRules } from '../kinds/rules';
 import { benchOf, type Bench } from '../../core/study/bench';
@@ -283,13 +283,18 @@ export const questions = {
     layout: Layout,
     { jobId, proof }: OfJob & { readonly proof: boolean },
   ): Promise<{ readonly html: string; readonly markdown: string }> {
-    const [{ sheetOf }, { sheetBody }, { sheetMarkdown }, { shortestProof }] = await Promise.all([
+    const [{ sheetOf }, { sheetBody }, { sheetMarkdown }, { shortestProof }, own] = await Promise.all([
       import('../../core/build/sheet/sheet'),
       import('../../core/build/sheet/html'),
       import('../../core/build/sheet/markdown'),
       import('../../core/study/shortest-proof'),
+      kindRules[layout.jobs[jobId].kind](),
     ]);
-    const sheet = sheetOf(layout, jobId, proof ? shortestProof(laid(layout, { jobId })) : null);
+    const bench = laid(layout, { jobId });
+    const sheet = sheetOf(layout, jobId, {
+      findings: atOnce(checkBenchInSteps(new StudyDesk(bench), own, 'all')),
+      proof: proof ? shortestProof(bench) : null,
+    });
     return { html: sheetBody(sheet), markdown: sheetMarkdown(sheet) };
   },
   /** What to buy for some jobs. */

@@ -93,7 +93,7 @@ describe('the drawing of a string', () => {
     for (const rect of svg.querySelectorAll('rect'))
       expect(Number(rect.getAttribute('x')) + Number(rect.getAttribute('width'))).toBeLessThanOrEqual(width);
     expect(svg.querySelector('style')).toBeNull();
-    expect(sheetBody(sheetOf(layout, jobId))).toContain('class="string-wiring"');
+    expect(sheetBody(sheetOf(layout, jobId, { findings: [] }))).toContain('class="string-wiring"');
   });
   test('a name of the person’s that looks like markup stays words', () => {
     const named = { ...string!, name: '<b>&"ring' };

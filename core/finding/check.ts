@@ -1,17 +1,9 @@
 import { rulesOf } from '../kinds/rules';
 import { benchOf, type LaidOut } from '../study/bench';
-import { checkBenchInSteps, judgedInSteps, type Asked, type Judged, type Steps } from './judging';
+import { atOnce, checkBenchInSteps, judgedInSteps, type Asked, type Judged } from './judging';
 import { StudyDesk } from './studies';
 import type { Layout } from '../document/layout';
 import type { Finding } from './finding';
-
-/** Does all steps at once. */
-function atOnce<T, Early>(steps: Steps<T, Early>): T {
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
-}
 
 /** What the rules say of a bench, before any cure is tried. */
 export const judge = (desk: StudyDesk, asked: Asked = 'all', silenced?: Map<string, string>): Judged[] =>

@@ -37,6 +37,14 @@ export interface Judged extends Judgement {
  */
 export type Steps<T, Early = never> = Generator<Early | undefined, T, void>;
 
+/** Does all steps at once. */
+export function atOnce<T, Early>(steps: Steps<T, Early>): T {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
 /** What some rules say, each by the studies it needs; a study that fails silences only the rules that need it. */
 function* judged(desk: StudyDesk, chosen: readonly Rule[], silenced?: Map<string, string>): Steps<Judged[]> {
   const { bench } = desk;

@@ -191,7 +191,8 @@ describe('over 500 generated jobs of all kinds', () => {
     for (const { order } of orders)
       order.tasks.forEach((t, i) => {
         // On the lamp itself, in plugs and under screws there is none.
-        if (t.joins.length === 0 || /^(leads|along|plug|connect driver|connect decoder|socket)/.test(t.id)) return;
+        if (t.joins.length === 0 || /^(leads|along|plug|connect driver|connect decoder|socket)/.test(t.id))
+          return;
         const sleeve = t.needs.find((n) => n.task.startsWith('sleeve '));
         expect(sleeve, t.id).toBeDefined();
         expect(place(order, sleeve!.task)).toBeLessThan(i);

@@ -1,7 +1,7 @@
 import { escaped } from '../drawing/part-picture';
 import { wiringSvg } from '../drawing/wiring-drawing';
 import { templatePapers } from '../template';
-import { wireLabels, type Sheet } from './sheet';
+import { cureWords, warningsOf, wireLabels, type Sheet } from './sheet';
 import { minuteWords } from '../order/minutes';
 import { priceWords, sheetTables, sheetTasks } from './tables';
 
@@ -15,6 +15,10 @@ export const sheetStyle = `
 .paper th,.paper td{border:0.3mm solid #999;padding:0.8mm 1.4mm;text-align:left;vertical-align:top}
 .paper thead{display:table-header-group}
 .paper tr,.paper li,.paper figure{break-inside:avoid}
+.paper .warnings h2{margin:3mm 0 1mm}
+.paper .warnings ul{margin:0;padding-left:5mm}
+.paper .warnings.stop{border:1mm solid #111;padding:1mm 4mm 2mm;margin:3mm 0}
+.paper .warnings.stop h2{margin-top:1mm}
 .paper .cautions{border:0.6mm solid #111;padding:2mm 4mm;margin:3mm 0;list-style:none}
 .paper ol.tasks{list-style:none;margin:0;padding:0}
 .paper ol.tasks li{display:grid;grid-template-columns:6mm 8mm 1fr;gap:2mm;padding:1.2mm 0;border-bottom:0.2mm solid #bbb}
@@ -41,6 +45,15 @@ export function sheetBody(sheet: Sheet): string {
     `<h1>${escaped(sheet.jobName)}${sheet.count > 1 ? ` <small>× ${sheet.count}</small>` : ''}</h1>`,
     `<p>${escaped(sheet.layoutName)}, ${escaped(sheet.kindWord)}. Fed by ${escaped(sheet.supply)}.${sheet.note === '' ? '' : ` ${escaped(sheet.note)}`}</p>`,
   ];
+  for (const { heading, findings } of warningsOf(sheet))
+    out.push(
+      `<section class="warnings ${findings[0].severity}"><h2>${escaped(heading)}</h2><ul>`,
+      ...findings.map(
+        (f) =>
+          `<li><b>${escaped(f.title)}.</b> ${escaped(f.sentence)} <span class="small">${escaped(cureWords(f))}</span></li>`,
+      ),
+      '</ul></section>',
+    );
   if (sheet.cautions.length > 0)
     out.push(`<ul class="cautions">${sheet.cautions.map((c) => `<li>${escaped(c)}</li>`).join('')}</ul>`);
   if (ordered.ok)

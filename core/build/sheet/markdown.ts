@@ -1,6 +1,6 @@
 import { minuteWords } from '../order/minutes';
 import { sheetTables, sheetTasks, priceWords } from './tables';
-import type { Sheet } from './sheet';
+import { cureWords, warningsOf, type Sheet } from './sheet';
 
 /** Text that stays text in Markdown, on one line. */
 const plain = (text: string): string => text.replace(/\s+/g, ' ').replace(/[\\`*_{}[\]<>#|~]/g, '\\$&');
@@ -20,6 +20,12 @@ export function sheetMarkdown(sheet: Sheet): string {
     `${plain(sheet.layoutName)}, ${sheet.kindWord}${sheet.count > 1 ? `, ${sheet.count} of it` : ''}. Fed by ${plain(sheet.supply)}.`,
     ...(sheet.note === '' ? [] : ['', plain(sheet.note)]),
     '',
+    ...warningsOf(sheet).flatMap(({ heading, findings }) => [
+      `## ${plain(heading)}`,
+      '',
+      ...findings.map((f) => `- **${plain(f.title)}** ${plain(f.sentence)} ${plain(cureWords(f))}`.trimEnd()),
+      '',
+    ]),
     ...sheet.cautions.map((c) => `- **${plain(c)}**`),
     '',
   ];

@@ -4,6 +4,7 @@ import { displayId, tug } from '../../../tests/display-models';
 import { boatTrain } from '../../../tests/generated';
 import { anyJobIn } from '../../document/jobs';
 import { change } from '../../document/patch';
+import { checkJob } from '../../finding/check';
 import { tick, writeNote } from '../progress';
 import { sheetBody, sheetHtml } from './html';
 import { sheetMarkdown } from './markdown';
@@ -18,7 +19,7 @@ describe('the sheet of every job of the demo', () => {
   test.each(Object.keys(boatTrain().jobs).filter((id) => id !== 'harbour-office'))(
     '%s: each task, wire and part is on it, as Markdown and as HTML',
     (id) => {
-      const sheet = sheetOf(boatTrain(), id);
+      const sheet = sheetOf(boatTrain(), id, { findings: [] });
       const [markdown, html] = [sheetMarkdown(sheet), sheetHtml(sheet)];
       const page = new DOMParser().parseFromString(html, 'text/html');
       const tasks = sheetTasks(sheet);
@@ -37,25 +38,46 @@ describe('the sheet of every job of the demo', () => {
     },
   );
   test('where something does not pass, the sheet says what instead of an order', () => {
-    const page = sheetMarkdown(sheetOf(boatTrain(), 'harbour-office'));
+    const page = sheetMarkdown(sheetOf(boatTrain(), 'harbour-office', { findings: [] }));
     expect(page).not.toMatch(/^\d+\. \[ \] /m);
     expect(page).toMatch(/6 mm|does not pass|does not go/);
   });
   test('functions are on the sheet of what has a decoder, and of nothing else', () => {
-    const titles = (id: string): string[] => sheetTables(sheetOf(boatTrain(), id)).map((t) => t.title);
+    const titles = (id: string): string[] =>
+      sheetTables(sheetOf(boatTrain(), id, { findings: [] })).map((t) => t.title);
     expect(titles('railcar-tern')).toContain('Functions');
     expect(titles('diesel-shunter')).not.toContain('Functions');
   });
   test('cautions are told where they are due: fumes with an iron, eyes with a drill, polarity with an electrolytic', () => {
-    const of = (id: string): string => sheetOf(boatTrain(), id).cautions.join(' ');
+    const of = (id: string): string => sheetOf(boatTrain(), id, { findings: [] }).cautions.join(' ');
     expect(of('diesel-shunter')).toMatch(/Fumes.*Eye protection/);
     expect(of('compartment-coach')).toMatch(/electrolytic/);
     expect(of('diesel-shunter')).not.toMatch(/electrolytic/);
   });
   test('every wire that is cut has a label for either end', () => {
-    const sheet = sheetOf(boatTrain(), 'diesel-shunter');
+    const sheet = sheetOf(boatTrain(), 'diesel-shunter', { findings: [] });
     const labels = wireLabels(sheet);
     expect(labels).toHaveLength(2 * sheet.wiring.filter((r) => !r.direct).length);
+  });
+});
+
+describe('what was found', () => {
+  const sheet = sheetOf(boatTrain(), 'compartment-coach', {
+    findings: checkJob(boatTrain(), 'compartment-coach'),
+  });
+  test('a stop says “not yet” above everything, with its figure and what cures it', () => {
+    const [markdown, html] = [sheetMarkdown(sheet), sheetBody(sheet)];
+    for (const text of [markdown, html]) {
+      const stop = text.indexOf('Not yet');
+      expect(stop).toBeGreaterThan(0);
+      for (const later of ['Fumes', 'In this order', 'What it takes', 'Drill', 'Wires'])
+        expect(text.indexOf(later), later).toBeGreaterThan(stop);
+    }
+    expect(markdown).toMatch(/Not yet[^#]*17\.3 V[^#]*What would put it right: Fit 470/);
+  });
+  test('nothing found, nothing said', () => {
+    const clear = sheetOf(boatTrain(), 'compartment-coach', { findings: [] });
+    expect(sheetMarkdown(clear)).not.toMatch(/Not yet|To mind|To know/);
   });
 });
 
@@ -68,7 +90,7 @@ describe('what a person wrote', () => {
     tick(draft, displayId, { id: 'test lamp-1', uses: [] }, true);
     writeNote(draft, displayId, 'test lamp-1', hostile);
   }).layout;
-  const sheet = sheetOf(layout, displayId);
+  const sheet = sheetOf(layout, displayId, { findings: [] });
 
   test('is text, whatever it looks like', () => {
     const page = new DOMParser().parseFromString(sheetHtml(sheet), 'text/html');
@@ -89,10 +111,10 @@ test('a job whose leads do not pass has a sheet that says so, and what frees it'
   const layout = change(tug(100), (draft) => {
     anyJobIn(draft, displayId).passages.tube.boreMillimetres = 0.3;
   }).layout;
-  const markdown = sheetMarkdown(sheetOf(layout, displayId));
+  const markdown = sheetMarkdown(sheetOf(layout, displayId, { findings: [] }));
   expect(markdown).toMatch(/There is no order that works/);
   expect(markdown).toMatch(/Take thinner wire/);
-  expect(sheetBody(sheetOf(layout, displayId))).toMatch(/What would free it/);
+  expect(sheetBody(sheetOf(layout, displayId, { findings: [] }))).toMatch(/What would free it/);
 });
 
 test.each([

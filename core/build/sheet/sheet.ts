@@ -15,6 +15,7 @@ import { wiringDrawing, type WiringDrawing } from '../drawing/wiring-drawing';
 import { plugSvg, usedOfDecoder } from '../drawing/plug-svg';
 import { plugs } from '../../part/plug';
 import { wires, type WireName } from '../../part/wire';
+import type { Finding, Severity } from '../../finding/finding';
 import type { Template } from '../template';
 import type { Layout } from '../../document/layout';
 import type { ShortestProof } from '../../study/shortest-proof';
@@ -52,6 +53,25 @@ export interface Sheet {
   readonly cautions: readonly string[];
   readonly templates: readonly Template[];
   readonly proof: ShortestProof | null;
+  /** What was found, what follows from something else left out. */
+  readonly findings: readonly SheetFinding[];
+}
+
+/** A finding as it stands on paper. */
+export interface SheetFinding {
+  readonly severity: Severity;
+  readonly title: string;
+  readonly sentence: string;
+  /** What would put it right, each in a few words. */
+  readonly cures: readonly string[];
+}
+
+/** What is worked out beside the sheet, and goes onto it. */
+export interface Known {
+  /** What the rules say of the job. */
+  readonly findings: readonly Finding[];
+  /** The fewest touches, where they have been worked out. */
+  readonly proof?: ShortestProof | null;
 }
 
 /** What one may do without, and how (common practice, no source). */
@@ -91,10 +111,9 @@ function cutsOf(shopping: ShoppingList): LengthCuts[] {
 
 /**
  * Everything the sheet of a job says.
- * @param proof the fewest touches, where they have been worked out
  * @throws RangeError when the layout has no such job
  */
-export function sheetOf(layout: Layout, jobId: string, proof: ShortestProof | null = null): Sheet {
+export function sheetOf(layout: Layout, jobId: string, { findings, proof = null }: Known): Sheet {
   const bench = benchOf(layout, jobId);
   const { job, supplyId } = bench;
   const ordered = orderOf(bench);
@@ -130,8 +149,39 @@ export function sheetOf(layout: Layout, jobId: string, proof: ShortestProof | nu
     cautions: (Object.keys(cautions) as CautionName[]).filter((c) => due.has(c)).map((c) => cautions[c]),
     templates: orderFactsOf(job.kind).templates(layout, job),
     proof,
+    findings: findings
+      .filter((f) => f.follows === undefined)
+      .map(({ severity, title, sentence, remedies }) => ({
+        severity,
+        title,
+        sentence,
+        cures: remedies.map((r) => r.label),
+      })),
   };
 }
+
+/** What stands above everything on a sheet: that it is not to be built yet, or what is minded. */
+export interface Warnings {
+  readonly heading: string;
+  readonly findings: readonly SheetFinding[];
+}
+
+const headings = {
+  stop: (n: number) => `Not yet: ${n === 1 ? 'this is' : `these ${n} are`} put right first`,
+  mind: () => 'To mind',
+  note: () => 'To know',
+} as const satisfies Record<Severity, (n: number) => string>;
+
+/** The findings of a sheet by how grave they are, the gravest first. */
+export const warningsOf = ({ findings }: Pick<Sheet, 'findings'>): Warnings[] =>
+  (['stop', 'mind', 'note'] as const).flatMap((severity) => {
+    const own = findings.filter((f) => f.severity === severity);
+    return own.length === 0 ? [] : [{ heading: headings[severity](own.length), findings: own }];
+  });
+
+/** What would put a finding right, as a sentence; empty where nothing is offered. */
+export const cureWords = ({ cures }: SheetFinding): string =>
+  cures.length === 0 ? '' : `What would put it right: ${cures.join('; or: ')}.`;
 
 /** Labels for wires: each lead's twice, once for either end. */
 export const wireLabels = (sheet: Sheet): string[] =>
