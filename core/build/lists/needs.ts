@@ -4,6 +4,7 @@ import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
 import { boardsOf } from '../../assembly/on-board';
 import { boardPrice, ownPrice, plugPrice, priceOf } from '../../study/bill';
+import { cellNeeds } from '../../study/cell-needs';
 import { joinNeeds } from '../../study/join-needs';
 import { stringNeeds, stringOf } from '../../study/string-needs';
 import { sleevedEnds } from '../order/ends';
@@ -90,7 +91,13 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
     const string = stringOf(job);
     const making = makingOf(bench);
     const sleeves = times * (sleevedEnds(making) + 2 * ofString(making.wires).length);
-    for (const { key, name, count, priceEach } of [...joinNeeds(job), ...(string ? stringNeeds(string) : [])])
+    const { cells, holders } = cellNeeds(bench);
+    for (const { key, name, count, priceEach } of [
+      ...joinNeeds(job),
+      ...(string ? stringNeeds(string) : []),
+      ...cells,
+      ...holders,
+    ])
       add({ key, name, priceEach: ownPrice(layout, key) ?? priceEach }, times * count, 0, []);
     for (const row of making.wires) {
       const { id, reelMillimetres, reelPrice } = row.wire;

@@ -13,7 +13,7 @@ import { threadingTasks } from './tasks/threading';
 import { driverTasks } from './tasks/driver';
 import { assemblyAt } from './replay';
 import { after, fact, type Fact } from './fact';
-import { withString } from './wire-use';
+import { withParts, withString } from './wire-use';
 import type { Bench } from '../../study/bench';
 import type { Act, Task } from './task';
 
@@ -40,7 +40,7 @@ export function tasksOf(bench: Bench): Act[] {
   const ends = endsOf(making);
   const lamps = lampTasks(making, ends);
   const sound = making.lots.map((l) => after(fact.sound(l.id), 'the circuit is whole only with it'));
-  return withString(making, [
+  const acts = withString(making, [
     ...lamps,
     ...bodyTasks(making),
     ...jointTasks(making, ends),
@@ -49,6 +49,7 @@ export function tasksOf(bench: Bench): Act[] {
     ...proofTasks(making, ends, sound),
     ...closingTasks(making),
   ]);
+  return withParts(making, acts);
 }
 
 /** What a job’s leads have to pass and cannot. */

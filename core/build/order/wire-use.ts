@@ -1,5 +1,5 @@
-import { SLEEVE_MILLIMETRES, shrinkSort, wireSort } from '../../study/stock';
-import { stringNeeds, stringOf } from '../../study/string-needs';
+import { SLEEVE_MILLIMETRES, shrinkSort, sortOf, usesOf, wireSort } from '../../study/stock';
+import { stringNeeds, stringOf, type SoldNeed } from '../../study/string-needs';
 import { after, fact } from './fact';
 import type { Making } from './making';
 import type { WireName } from '../../part/wire';
@@ -21,6 +21,10 @@ export function wireUses(wires: readonly WiringRow[], times: number): StockUse[]
   }
   return [...metres].map(([key, count]) => ({ key, count }));
 }
+
+/** What is sold by the piece, so many times. */
+export const soldUses = (needs: readonly SoldNeed[], times: number): StockUse[] =>
+  needs.map(({ key, count }) => ({ key, count: times * count }));
 
 /** The task that joins a string, as its kind names it. */
 const STRING_WORK = 'work string';
@@ -49,4 +53,22 @@ export function withString({ bench, wires, count }: Making, acts: readonly Act[]
         }
       : act,
   );
+}
+
+/** What is bought for the assembly and no task takes yet goes with the first that is about it. */
+export function withParts({ assembly, count }: Making, acts: readonly Act[]): Act[] {
+  const left = new Map<string, number>();
+  for (const { key, count: many } of usesOf(assembly.parts, count))
+    left.set(key, (left.get(key) ?? 0) + many);
+  for (const { key, count: many } of acts.flatMap((a) => a.uses))
+    if (left.has(key)) left.set(key, left.get(key)! - many);
+  const sorts = new Map(assembly.parts.map((p) => [p.id, sortOf(p)?.key]));
+  return acts.map((act) => {
+    const keys = [...new Set(act.parts.map((id) => sorts.get(id)))];
+    const own = keys.flatMap((key) => (key !== undefined && left.get(key)! > 0 ? [key] : []));
+    if (own.length === 0 || act.joins.length === 0) return act;
+    const uses = own.map((key): StockUse => ({ key, count: left.get(key)! }));
+    for (const key of own) left.set(key, 0);
+    return { ...act, uses: [...act.uses, ...uses] };
+  });
 }

@@ -10,7 +10,12 @@ import { times, type Making } from '../making';
 import { after, fact, notYet, once, type Condition } from '../fact';
 import { hasMotor } from './driver';
 import { act, type Act, type JoinedEnd } from '../task';
-import { sleeveUse, wireUses } from '../wire-use';
+import { cellsOf } from '../../../study/cell-life';
+import { cellNeeds } from '../../../study/cell-needs';
+import { joinNeeds } from '../../../study/join-needs';
+import { sleeveUse, soldUses, wireUses } from '../wire-use';
+import type { SoldNeed } from '../../../study/string-needs';
+import type { DriverNeed } from '../../../supply/drivers/driver-kind';
 
 /** Minutes to cut and mark a wire, for a joint, to slide on a sleeve and to shrink it (common practice, no source). */
 const CUT = 0.5;
@@ -136,7 +141,8 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       ]),
     };
   },
-  'connect rails'({ making: { bench, byId }, joins, parts }) {
+  'connect rails'({ making, joins, parts }) {
+    const { bench, byId } = making;
     const { supply } = bench;
     const at = supplyKind(supply).onTrack
       ? 'the pickups'
@@ -150,19 +156,25 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       does: 'Join the feed',
       says: `${count(joins.length, 'end')}, at ${at}.${resistor}`,
       position: 'inside',
-      asks: supply.kind === 'cell' ? [notYet(fact.powered, 'no iron comes near a cell')] : [],
+      uses: soldUses([...joinNeeds(bench.job), ...cellNeeds(bench).holders], making.count),
+      asks: cellsOf(bench).length > 0 ? [notYet(fact.powered, 'no iron comes near a cell')] : [],
     };
   },
-  'connect decoder': ({ making, ends, joins }) => ({
+  'connect decoder': ({ making, ends, joins, parts }) => ({
     does: 'Solder the wires to plug or decoder',
     says: `${count(joins.length, 'end')}. From the solder side the pins are mirrored.`,
     position: 'inside',
+    uses: usesOf(
+      parts.filter((p) => p.kind === 'decoder'),
+      making.count,
+    ),
     asks: [...parted(making), ...provenFirst(ends)],
   }),
-  'connect driver': ({ making: { byId }, ends, joins }) => ({
+  'connect driver': ({ making: { byId, count: many }, ends, joins, parts }) => ({
     does: `Join the leads to ${inSentence(byId.get('driver')!.label)}`,
     says: `${count(joins.length, 'end')}: the common first, then each output by its label.`,
     position: 'inside',
+    uses: parts.flatMap((p) => (p.kind === 'driver' ? soldUses(p.needs.map(sold), many) : [])),
     asks: provenFirst(ends),
   }),
   socket: ({ making, making: { facts, bench, byId } }) => ({
@@ -182,6 +194,9 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
     ],
   }),
 };
+
+/** What a driver is put together from, as it is sold. */
+const sold = ({ price, ...need }: DriverNeed): SoldNeed => ({ ...need, priceEach: price });
 
 /** "1 end", "3 ends". */
 const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;

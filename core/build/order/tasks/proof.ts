@@ -5,6 +5,8 @@ import { cellsOf } from '../../../study/cell-life';
 import { usualState, statesOf } from '../../../study/states';
 import { stateWords } from '../../../study/state-words';
 import { Solver } from '../../../study/solver';
+import { cellNeeds } from '../../../study/cell-needs';
+import { soldUses } from '../wire-use';
 import { wiringOf } from '../../../kinds/wirings';
 import { isTinted } from './lamps';
 import { hasMotor, isProgrammed } from './driver';
@@ -43,7 +45,9 @@ function seenIn(bench: Bench, solver: Solver, state: State): string {
         : lit.length <= MOST_NAMES
           ? `lit: ${lit.map((id) => names.get(id) ?? id).join(', ')}`
           : `${lit.length} of ${lamps} lit`;
-  return `${stateWords(bench, state, { throttle: true })}: ${words}, ${formatQuantity(readings.supplyAmps.mean, 'amp', { significant: 2 })}.`;
+  const when = stateWords(bench, state, { throttle: true, otherwise: '' });
+  const says = `${when === '' ? '' : `${when}: `}${words}, ${formatQuantity(readings.supplyAmps.mean, 'amp', { significant: 2 })}.`;
+  return says[0].toUpperCase() + says.slice(1);
 }
 
 /** What is seen when the whole is tried, state by state where there are few. */
@@ -72,7 +76,7 @@ const DRIVEN = ['connect decoder', 'connect driver', 'socket'];
 export function proofTasks(making: Making, ends: Ends, sound: readonly Condition[]): Act[] {
   const { bench, facts, count, places } = making;
   const opening = facts.opening(bench.job);
-  const cells = bench.supply.kind === 'cell';
+  const cells = cellsOf(bench).length > 0;
   const joinedIn = (tasks: readonly string[]): Condition[] =>
     tasks.flatMap((id) =>
       ends.of(id).map((e) => after(fact.joined(e.lead, e.part), 'the circuit is whole only with it')),
@@ -108,12 +112,13 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
       ? [
           act({
             id: 'cells',
-            does: 'Put the cell in',
+            does: `Put the ${cellNeeds(bench).cells.reduce((n, c) => n + c.count, 0) > 1 ? 'cells' : 'cell'} in`,
             says: 'Plus by the mark in its holder; the lid screwed down where there is one.',
             tool: 'hands',
             position: 'inside',
             minutes: CELLS * count,
             caution: 'cells',
+            uses: soldUses(cellNeeds(bench).cells, count),
             makes: [fact.powered],
             asks: once([...joinedIn([...ends.tasks]), ...shrunk]),
           }),
