@@ -47,8 +47,8 @@ const CUT_LONG = 30;
 const STEP = 5;
 
 const words: Readonly<Record<string, string>> = {
-  anode: 'long leg, anode',
-  cathode: 'flat, cathode',
+  anode: 'plus (anode)',
+  cathode: 'minus (cathode)',
   plus: 'plus',
   minus: 'minus, stripe',
   one: 'one end',

@@ -15,7 +15,8 @@ export const units = {
     symbol: 'F',
     spellings: ['farad', 'farads', 'f'],
     what: 'a capacitance',
-    writes: [-12, -9, -6, -3, 0],
+    // A reservoir is sold as 1000 µF: mF is read as a microfarad by old hands.
+    writes: [-12, -9, -6, 0],
   },
   volt: { symbol: 'V', spellings: ['volt', 'volts', 'v'], what: 'a voltage', writes: [-3, 0, 3] },
   amp: {

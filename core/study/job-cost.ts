@@ -1,14 +1,17 @@
 import { costOf, ownPrice } from './bill';
+import { cellNeeds } from './cell-needs';
 import { joinNeeds } from './join-needs';
 import { stringNeeds, stringOf } from './string-needs';
 import type { Bench } from './bench';
 
-/** Price of all that a job takes, in the layout's currency: its parts, what joins its lamps, and what a string of it takes. */
-export function costOfJob({ assembly, layout, supply, job }: Bench): number {
+/** Price of all that a job takes, in the layout's currency: its parts, what joins its lamps or holds its cells, and what a string of it takes. */
+export function costOfJob(bench: Bench): number {
+  const { assembly, layout, supply, job } = bench;
   const string = stringOf(job);
-  const besides = [...joinNeeds(job), ...(string ? stringNeeds(string) : [])].reduce(
-    (sum, n) => sum + n.count * (ownPrice(layout, n.key) ?? n.priceEach),
-    0,
-  );
+  const besides = [
+    ...joinNeeds(job),
+    ...cellNeeds(bench).holders,
+    ...(string ? stringNeeds(string) : []),
+  ].reduce((sum, n) => sum + n.count * (ownPrice(layout, n.key) ?? n.priceEach), 0);
   return costOf(assembly, layout, supply) + besides;
 }

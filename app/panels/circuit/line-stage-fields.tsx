@@ -67,7 +67,7 @@ export function LineStageFields({ jobId, job, solved, lineId }: LineStageFieldsP
             label="Reservoir holds"
             unit="farad"
             figure={reservoir.farads}
-            limits={{ least: 1e-9, most: 0.5, range: '1 nF to 500 mF' }}
+            limits={{ least: 1e-9, most: 0.5, range: '1 nF to 0.5 F' }}
             onCommit={(farads) => put('Reservoir', 'reservoir', { ...reservoir, farads })}
           />
           <SelectField

@@ -23,7 +23,7 @@ interface DriverFieldsProps {
 }
 
 const OHMS = { least: 10, most: 1e7, range: '10 Ω to 10 MΩ' };
-const FARADS = { least: 1e-10, most: 0.01, range: '100 pF to 10 mF' };
+const FARADS = { least: 1e-10, most: 0.01, range: '100 pF to 10 000 µF' };
 const AMPS = { least: 0.001, most: 5, range: '1 mA to 5 A' };
 
 /** The figures of what switches the lamps, by its kind. */
@@ -273,7 +273,7 @@ export function DriverFields({ layout, jobId, driver }: DriverFieldsProps) {
           label="Reservoir before it"
           unit="farad"
           figure={feed.farads}
-          limits={{ least: 0, most: 0.1, range: '0 to 100 mF' }}
+          limits={{ least: 0, most: 0.1, range: '0 to 100 000 µF' }}
           onCommit={(v) =>
             edit('Reservoir', (draft) => {
               const own = drivenIn(draft, jobId).driver;

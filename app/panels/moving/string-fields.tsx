@@ -105,7 +105,7 @@ export function StringFields({ jobId, string }: StringFieldsProps) {
             label="Reservoir at its start"
             unit="farad"
             figure={string.farads}
-            limits={{ least: 0, most: 0.1, range: '0 to 100 mF' }}
+            limits={{ least: 0, most: 0.1, range: '0 to 100 000 µF' }}
             onCommit={(farads) => set('Reservoir of the string', (s) => void (s.farads = farads))}
           />
           <NumberField

@@ -5,7 +5,6 @@ import { boatTrain } from '../../../tests/generated';
 import { generatedJobs, generatedKinds } from '../../../tests/kinds';
 import { shines } from '../../assembly/assembly';
 import { benchOf } from '../../study/bench';
-import { costOf } from '../../study/bill';
 import { costOfJob } from '../../study/job-cost';
 import { change } from '../../document/patch';
 import { orderOf } from '../order/order';
@@ -65,15 +64,10 @@ describe('what jobs need', () => {
   test('its parts cost what the bill of the job says', () => {
     for (const id of ids) {
       const bench = benchOf(boatTrain(), id);
-      const { assembly, supply, layout } = bench;
-      const parts = needsOf(layout, [id])
+      const parts = needsOf(bench.layout, [id])
         .filter((n) => !n.key.startsWith('wire:') && n.key !== 'shrink')
         .reduce((sum, n) => sum + n.count * n.priceEach, 0);
-      const cells =
-        supply.kind === 'cell'
-          ? costOf({ ...assembly, parts: assembly.parts.filter((p) => p.kind === 'rails') }, layout, supply)
-          : 0;
-      expect(parts, id).toBeCloseTo(costOfJob(bench) - cells, 6);
+      expect(parts, id).toBeCloseTo(costOfJob(bench), 6);
     }
   });
   test('a price in the drawer goes before a typical one, of lamps and of wire', () => {

@@ -10,6 +10,8 @@ export interface BodyWork {
   readonly does: string;
   readonly says: string;
   readonly tool: Extract<Tool, 'drill' | 'file' | 'knife' | 'brush' | 'iron' | 'hands'>;
+  /** The drills it takes, in millimetres. */
+  readonly sizes?: readonly number[];
   /** Lamps it is for; none where it is for all. */
   readonly lamps: readonly string[];
   /** A lamp sits in what it makes, so it comes before the lamp’s leads are threaded. */

@@ -68,6 +68,8 @@ export interface Task {
   /** How, with its figures. */
   readonly says: string;
   readonly tool: Tool;
+  /** Sizes of what is in the hand, in millimetres; none where it has none. */
+  readonly sizes: readonly number[];
   readonly position: Position;
   readonly minutes: number;
   /** What has to dry before what needs it goes on. */
@@ -99,6 +101,7 @@ export interface Act extends Omit<Task, 'needs'> {
 }
 
 const blank = {
+  sizes: [],
   position: 'bench',
   dryMinutes: 0,
   undone: 'can',

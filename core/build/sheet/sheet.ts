@@ -6,7 +6,8 @@ import { functionSheet, type FunctionLine } from '../function-sheet';
 import { cutPlan, type CutPlan } from '../lists/cut-list';
 import { shoppingList, type ShoppingList } from '../lists/shopping';
 import { orderOf, type Ordered } from '../order/order';
-import { cautions, tools, type CautionName, type Tool } from '../order/task';
+import { cautions, tools, type CautionName, type Task, type Tool } from '../order/task';
+import { formatQuantity } from '../../quantity/format';
 import { stringOf } from '../../study/string-needs';
 import { stringSvg } from '../drawing/string-drawing';
 import { wiresToLay } from '../string-wiring';
@@ -82,6 +83,15 @@ const without: Readonly<Partial<Record<Tool, string>>> = {
   file: 'fine paper on a stick',
 };
 
+/** A tool with the sizes of it that are asked for, in millimetres. */
+function toolWords(tool: Tool, tasks: readonly Task[]): string {
+  const sizes = [...new Set(tasks.filter((t) => t.tool === tool).flatMap((t) => t.sizes))].sort(
+    (a, b) => a - b,
+  );
+  if (sizes.length === 0) return tools[tool];
+  return `${tools[tool]}: ${sizes.map((s) => formatQuantity(s, 'millimetre')).join(', ')}`;
+}
+
 /** Widths a printed sheet has for its drawing, in pixels: 180 mm at 96 to the inch. */
 const PRINT_WIDTH = 680;
 
@@ -145,7 +155,7 @@ export function sheetOf(layout: Layout, jobId: string, { findings, proof = null 
     cuts: cutsOf(shopping),
     tools: (Object.keys(tools) as Tool[])
       .filter((t) => inHand.has(t) && t !== 'hands')
-      .map((t) => ({ name: tools[t], without: without[t] ?? null })),
+      .map((t) => ({ name: toolWords(t, tasks), without: without[t] ?? null })),
     cautions: (Object.keys(cautions) as CautionName[]).filter((c) => due.has(c)).map((c) => cautions[c]),
     templates: orderFactsOf(job.kind).templates(layout, job),
     proof,

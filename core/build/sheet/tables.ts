@@ -1,7 +1,9 @@
+import { tools } from '../order/task';
 import { minuteWords } from '../order/minutes';
 import { keptOf } from '../progress';
 import { soldByLength } from '../../study/stock';
 import { formatQuantity } from '../../quantity/format';
+import type { WiringRow } from '../wiring-table';
 import type { Sheet } from './sheet';
 
 /** A table of the sheet: a head and rows, in words. */
@@ -14,7 +16,10 @@ export interface SheetTable {
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 4 });
 /** A count in pieces, or in metres with its unit. */
 export const amountWords = (key: string, count: number): string =>
-  soldByLength(key) ? `${Number(count.toFixed(2))} m` : String(Number(count.toFixed(2)));
+  soldByLength(key) ? lengthOf(1000 * count) : String(Number(count.toFixed(2)));
+/** A length in millimetres up to two metres, then in metres. */
+const lengthOf = (millimetres: number): string =>
+  millimetres < 2000 ? `${Math.round(millimetres)} mm` : `${Number((millimetres / 1000).toFixed(2))} m`;
 export const priceWords = (price: number, currency: string): string => `${price.toFixed(2)} ${currency}`;
 
 /** The tables of a sheet, in the order they are read; empty ones are left out. */
@@ -24,16 +29,19 @@ export function sheetTables(sheet: Sheet): SheetTable[] {
     {
       title: 'Wires',
       head: ['No.', 'From', 'To', 'Wire', 'Colour', 'Cut', 'Through', 'Means'],
-      rows: wiring.map((r) => [
-        r.label,
-        `${r.from} ${r.fromPolarity}`,
-        `${r.to} ${r.toPolarity}`,
-        r.direct ? 'leg to leg' : r.wire.name,
-        r.sold,
-        r.direct ? '' : mm(r.cutMillimetres),
-        r.through.join(', '),
-        r.means,
-      ]),
+      rows: likeWires(wiring).map((like) => {
+        const [r] = like;
+        return [
+          runsOf(like.map((row) => row.label)),
+          `${endsTogether(like.map((row) => row.from))} ${r.fromPolarity}`,
+          `${endsTogether(like.map((row) => row.to))} ${r.toPolarity}`,
+          r.direct ? 'leg to leg' : r.wire.name,
+          r.sold,
+          r.direct ? '' : `${like.length > 1 ? `${like.length} × ` : ''}${mm(r.cutMillimetres)}`,
+          r.through.join(', '),
+          r.means,
+        ];
+      }),
     },
     {
       title: 'Functions',
@@ -71,7 +79,7 @@ export function sheetTables(sheet: Sheet): SheetTable[] {
       head: ['What', 'In all', 'From', 'Lengths', 'Waste'],
       rows: cuts.map((c) => [
         c.name,
-        `${Number(c.metres.toFixed(2))} m`,
+        lengthOf(1000 * c.metres),
         `${c.plan.cuts.length} × ${Number((c.stockMillimetres / 1000).toFixed(2))} m`,
         lengthWords(c.plan.cuts.flatMap((cut) => cut.pieces)),
         mm(c.plan.wasteMillimetres),
@@ -110,10 +118,62 @@ export function sheetTasks({ ordered, progress }: Sheet): SheetTask[] {
       done,
       does: t.does,
       says: t.says,
-      tool: t.tool,
+      tool: tools[t.tool],
       figures: `${minuteWords(t.minutes)}${t.dryMinutes > 0 ? `, then ${minuteWords(t.dryMinutes)} to dry` : ''}`,
       note,
       final: t.undone === 'cannot',
     };
   });
+}
+
+/** What an end is called, and where on it the wire goes. */
+const [nameOf, placeOf] = [
+  (end: string): string => end.split(', ')[0],
+  (end: string): string => end.split(', ').slice(1).join(', '),
+];
+
+/** Wires that are cut alike, lead the same way and go from like places to like places, together; in the order of the first of each. */
+export function likeWires(wiring: readonly WiringRow[]): WiringRow[][] {
+  const groups = new Map<string, WiringRow[]>();
+  for (const row of wiring) {
+    const key = JSON.stringify([
+      row.wire.id,
+      row.sold,
+      row.cutMillimetres,
+      row.direct,
+      row.through,
+      row.means,
+      row.fromPolarity,
+      row.toPolarity,
+      placeOf(row.from),
+      placeOf(row.to),
+    ]);
+    groups.set(key, [...(groups.get(key) ?? []), row]);
+  }
+  return [...groups.values()];
+}
+
+/** "Lamp 1, Lamp 2, Lamp 3: anode": ends of like wires in their order; once where it is the same one. */
+function endsTogether(ends: readonly string[]): string {
+  const names = ends.map(nameOf);
+  if (new Set(names).size === 1) return ends[0];
+  const place = placeOf(ends[0]);
+  const numbered = names.map((n) => /^(.*\D)(\d+)$/.exec(n));
+  const [prefix] = numbered.map((m) => m?.[1]);
+  const words =
+    prefix !== undefined && numbered.every((m) => m?.[1] === prefix)
+      ? prefix + runsOf(numbered.map((m) => m![2]))
+      : names.join(', ');
+  return `${words}${place === '' ? '' : `: ${place}`}`;
+}
+
+/** "2, 4–6": labels in their order, those that follow one another as a run. */
+function runsOf(labels: readonly string[]): string {
+  const runs: [number, number][] = [];
+  for (const label of labels.map(Number)) {
+    const last = runs.at(-1);
+    if (last && label === last[1] + 1) last[1] = label;
+    else runs.push([label, label]);
+  }
+  return runs.map(([from, to]) => (from === to ? String(from) : `${from}–${to}`)).join(', ');
 }

@@ -26,6 +26,7 @@ export const crossingOrder: OrderFacts<CrossingRecord> = {
         does: `Drill two holes into ${posts === 1 ? 'the post' : 'each post'}, ${mm(Math.min(1, road.boreMillimetres))}, at ${HOLE_DEGREES}° downwards`,
         says: 'One for each lamp, from both sides and one above the other, or they meet and weaken the post. Edges broken, or they skin the leads.',
         tool: 'drill',
+        sizes: [Math.min(1, road.boreMillimetres)],
         lamps,
         before: 'threading',
         minutes: 2 * ANGLED * posts,

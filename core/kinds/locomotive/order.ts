@@ -57,6 +57,7 @@ function cutting(job: LocomotiveRecord): BodyWork[] {
             does,
             says,
             tool: 'drill',
+            sizes: millimetres === null ? [] : [millimetres],
             lamps,
             before: 'threading',
             minutes: HOLE,

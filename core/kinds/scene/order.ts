@@ -54,6 +54,7 @@ export const sceneOrder: OrderFacts<SceneRecord> = {
         does: `Drill ${lamps.length === 1 ? 'the hole' : `${lamps.length} holes`} for the lamps, ${formatQuantity(LAMP_HOLE, 'millimetre')}`,
         says: 'By the template, pricked first.',
         tool: 'drill',
+        sizes: [LAMP_HOLE],
         lamps,
         before: 'threading',
         minutes: DRILL + EACH_HOLE * lamps.length,
