@@ -77,7 +77,7 @@ export function stringWiring(
 }
 
 /** Every wire of a job that is cut and joined by hand: its leads but the copper of boards, and those of its string. */
-export function wiresToLay(bench: Pick<Bench, 'assembly' | 'job'>): WiringRow[] {
+export function wiresToLay(bench: Bench): WiringRow[] {
   const rows = wiringTable(bench).filter((r) => !r.onBoard);
   const string = stringOf(bench.job);
   return string ? [...rows, ...stringWiring(bench.job, string, rows.length + 1)] : rows;

@@ -1,6 +1,7 @@
 import { isOnBoard } from '../assembly/on-board';
 import { wireOfLead } from '../assembly/passing';
 import { boughtBoards } from '../part/bought-board';
+import { asWired } from '../study/wired';
 import { wiringOf } from '../kinds/wirings';
 import { standardColour } from '../part/plug';
 import { inSentence } from '../quantity/format';
@@ -73,10 +74,11 @@ export function terminalWords(part: Part, terminal: string): string {
   if (part.kind === 'driver') {
     if (terminal === 'common' && part.commonAtFeed) return 'plus that feeds it';
     if (terminal === 'common') return `common ${part.switches === 'minus' ? 'plus' : 'minus'}`;
+    if (terminal === 'right' || terminal === 'left') return 'feed';
     return (
       pinsOf(part)
         .find((p) => p.id === terminal)
-        ?.name.toLowerCase() ?? `feed, ${words[terminal]}`
+        ?.name.toLowerCase() ?? words[terminal]
     );
   }
   if (part.kind === 'diode') return terminal === 'cathode' ? 'band, cathode' : 'anode';
@@ -96,6 +98,10 @@ const endWords = (part: Part, terminal: string, lead: Lead): string =>
 
 function polarity(part: Part, terminal: string, lead: Lead): Polarity {
   if (part.kind === 'lamp' && part.second) return '~';
+  // A band says which way a diode lies, not which side it is on.
+  if (part.kind === 'diode') return lead.role === 'plus' ? '+' : lead.role === 'minus' ? '−' : '~';
+  if (part.kind === 'driver' && (terminal === 'right' || terminal === 'left'))
+    return isSteady(lead) ? (lead.role === 'plus' ? '+' : '−') : '~';
   if (part.kind === 'driver') {
     const pin = pinsOf(part).find((p) => p.id === terminal);
     // Contacts that change sides are now the one, now the other.
@@ -123,7 +129,8 @@ export function soldColour(wire: WirePart, lead: Pick<Lead, 'colour' | 'role'>):
  * Every lead of a job: from where to where, of which wire, how long. A way is the sum of its three
  * directions, as wires are led along edges, with what passages are long.
  */
-export function wiringTable({ assembly, job }: Pick<Bench, 'assembly' | 'job'>): WiringRow[] {
+export function wiringTable(bench: Bench): WiringRow[] {
+  const { assembly, job } = asWired(bench);
   const wiring = wiringOf(job.kind);
   const byId = new Map(assembly.parts.map((p) => [p.id, p]));
   const hub = wiring.hubOf(job);

@@ -2,11 +2,13 @@ import { costOf, ownPrice } from './bill';
 import { cellNeeds } from './cell-needs';
 import { joinNeeds } from './join-needs';
 import { stringNeeds, stringOf } from './string-needs';
+import { asWired } from './wired';
 import type { Bench } from './bench';
 
 /** Price of all that a job takes, in the layout's currency: its parts, what joins its lamps or holds its cells, and what a string of it takes. */
 export function costOfJob(bench: Bench): number {
-  const { assembly, layout, supply, job } = bench;
+  const { layout, supply, job } = bench;
+  const { assembly } = asWired(bench);
   const string = stringOf(job);
   const besides = [
     ...joinNeeds(job),

@@ -4,6 +4,7 @@ import { describe, expect, test } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
 import { generatedJobs, generatedKinds } from '../../../tests/kinds';
 import { bandsOf } from '../../part/colour-bands';
+import { asWired } from '../../study/wired';
 import { benchOf } from '../../study/bench';
 import { partPicture } from './part-picture';
 import { wiringDrawing, wiringSvg, type WiringDrawing } from './wiring-drawing';
@@ -50,7 +51,7 @@ describe('the wiring as it looks', () => {
       ...generatedKinds.flatMap((k) => fc.sample(generatedJobs[k], { numRuns: 30, seed: 14 })),
     ];
     for (const { layout, jobId } of cases) {
-      const bench = benchOf(layout, jobId);
+      const bench = asWired(benchOf(layout, jobId));
       for (const width of [560, 900]) {
         const drawing = wiringDrawing(bench, width);
         agrees(

@@ -1,3 +1,4 @@
+import { asWired } from '../../study/wired';
 import { shines, terminalKey, type Part } from '../../assembly/assembly';
 import { orderFactsOf } from '../../kinds/orders';
 import { wiringOf } from '../../kinds/wirings';
@@ -140,7 +141,8 @@ const wordsHeight = ({ words, beside }: PartPicture): number => (beside ? 0 : WO
  * in the colour it gets, with the label it has in the table.
  * @param width room there is, in pixels
  */
-export function wiringDrawing(bench: Pick<Bench, 'assembly' | 'job'>, width = USUAL_WIDTH): WiringDrawing {
+export function wiringDrawing(solved: Bench, width = USUAL_WIDTH): WiringDrawing {
+  const bench = asWired(solved);
   const { assembly } = bench;
   const facts = orderFactsOf(bench.job.kind);
   const used = new Map<string, Set<string>>();

@@ -1,13 +1,13 @@
 import { boardsOf } from '../../assembly/on-board';
 import { boardSort, ownedOf, sortOf, takenOf, usesOf } from '../../study/stock';
+import { asWired } from '../../study/wired';
 import type { Layout } from '../../document/layout';
 import type { Bench } from '../../study/bench';
 
 /** Parts of a job that the drawer does not have enough of: they have to be got before what is about them can be done. */
-export function missingParts(
-  layout: Layout,
-  { assembly, job }: Pick<Bench, 'assembly' | 'job'>,
-): Set<string> {
+export function missingParts(layout: Layout, bench: Bench): Set<string> {
+  const { job } = bench;
+  const { assembly } = asWired(bench);
   const times = job.progress.count;
   const boards = new Map(
     boardsOf(assembly).map((b) => [b.id, { sort: boardSort(b), count: times * b.count }]),

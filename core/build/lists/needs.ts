@@ -1,6 +1,7 @@
 import { orderFactsOf } from '../../kinds/orders';
 import { lampBodies } from '../../part/lamp-body';
 import { shines } from '../../assembly/assembly';
+import { asWired } from '../../study/wired';
 import { benchOf } from '../../study/bench';
 import { boardsOf } from '../../assembly/on-board';
 import { boardPrice, ownPrice, plugPrice, priceOf } from '../../study/bill';
@@ -62,7 +63,8 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
   };
   for (const jobId of jobIds) {
     const bench = benchOf(layout, jobId);
-    const { job, assembly, supply } = bench;
+    const { job, supply } = bench;
+    const { assembly } = asWired(bench);
     const facts = orderFactsOf(job.kind);
     const times = job.progress.count;
     for (const part of assembly.parts) {

@@ -1,5 +1,6 @@
 import { shines, type Lead, type Part } from '../../assembly/assembly';
 import { isOnBoard } from '../../assembly/on-board';
+import { isFeedPart } from '../../study/wired';
 import type { JoinedEnd } from './task';
 import type { Making } from './making';
 
@@ -24,8 +25,23 @@ const far = (part: Part): boolean => ['rails', 'decoder', 'driver'].includes(par
 /** A resistor that a lamp has of its own but that did not pass what the lamp’s leads go through. */
 const late = (part: Part): boolean => part.kind === 'resistor' && part.lamp !== null && part.place === null;
 
+/** The first circuit with resistors of the same value and body that sit where this one does: such are soldered together. */
+const firstLike = ({ assembly }: Making, part: Part): string | null =>
+  part.kind !== 'resistor'
+    ? part.circuit
+    : (assembly.parts.find(
+        (p) =>
+          p.kind === 'resistor' &&
+          p.lamp !== null &&
+          p.board === null &&
+          p.ohms === part.ohms &&
+          p.ratedWatts === part.ratedWatts &&
+          (p.place === null) === (part.place === null),
+      )?.circuit ?? part.circuit);
+
 /** @returns null for copper of a board that is bought whole */
-function taskOf({ byId, lots }: Making, lead: Lead, part: Part): string | null {
+function taskOf(making: Making, lead: Lead, part: Part): string | null {
+  const { byId, lots } = making;
   if (isOnBoard(byId, lead)) return null;
   const starts = lead.from.part === part.id;
   const other = byId.get(starts ? lead.to.part : lead.from.part)!;
@@ -39,17 +55,20 @@ function taskOf({ byId, lots }: Making, lead: Lead, part: Part): string | null {
     // As with lamps: what comes from another place is joined when its lead is through.
     return other.place !== null && other.place !== part.place && !starts
       ? `join ${part.place}`
-      : `at-lamp ${part.circuit}`;
-  if (late(part) && part.board === null) return `resistors ${part.circuit}`;
+      : `at-lamp ${firstLike(making, part)}`;
+  if (late(part) && part.board === null) return `resistors ${firstLike(making, part)}`;
   if (part.board !== null) return `plug ${part.board}`;
   if (far(part)) return far(other) ? 'socket' : `connect ${part.kind}`;
   // A part of a line or circuit: with its like on the bench, with what comes from the lamps where it sits.
   if (other.place !== null) return `join ${other.place}`;
-  return late(other) && other.board === null ? `resistors ${other.circuit}` : `make-up ${groupOf(part)}`;
+  return late(other) && other.board === null
+    ? `resistors ${firstLike(making, other)}`
+    : `make-up ${groupOf(part)}`;
 }
 
 /** What a part at the hub is made up with. */
-export const groupOf = (part: Part): string => part.line ?? part.circuit ?? part.id;
+export const groupOf = (part: Part): string =>
+  isFeedPart(part) ? 'feed' : (part.line ?? part.circuit ?? part.id);
 
 /**
  * The end of a lead that is joined before it is threaded, and the one that waits: lamps first, the

@@ -2,6 +2,7 @@ import { orderFactsOf } from '../../kinds/orders';
 import { inOrder } from '../../document/in-order';
 import { shines, type Assembly, type Lead, type Part, type ShiningPart } from '../../assembly/assembly';
 import { passagesOf, type Passage } from '../../assembly/passages';
+import { asWired } from '../../study/wired';
 import { wiresToLay } from '../string-wiring';
 import { after, fact, type Condition } from './fact';
 import type { JoinedEnd } from './task';
@@ -41,7 +42,8 @@ export interface Making {
 
 /** Gathers what the tasks are made from. */
 export function makingOf(bench: Bench): Making {
-  const { assembly, job } = bench;
+  const { assembly } = asWired(bench);
+  const { job } = bench;
   const facts = orderFactsOf(job.kind);
   const byId = new Map(assembly.parts.map((p) => [p.id, p]));
   const lots = new Map<

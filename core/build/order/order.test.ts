@@ -10,7 +10,11 @@ import { resistorDiameter } from '../../assembly/passages';
 import { anyJobIn } from '../../document/jobs';
 import { change } from '../../document/patch';
 import { checkJob } from '../../finding/check';
+import { driverOf } from '../../document/aspect-record';
+import { supplyKind } from '../../supply';
+import { wiresToLay } from '../string-wiring';
 import { benchOf } from '../../study/bench';
+import { asSolved, asWired } from '../../study/wired';
 import { needsOf } from '../lists/needs';
 import { orderOf, ordered, possibleWithout, type BuildOrder } from './order';
 import { assemblyAt, replay } from './replay';
@@ -65,10 +69,13 @@ describe('over 500 generated jobs of all kinds', () => {
   });
   test('played step by step on an empty bench each finds what it asks for, and the assembly that is solved comes out', () => {
     for (const { layout, jobId, order } of orders) {
-      const { assembly } = benchOf(layout, jobId);
+      const { assembly } = asWired(benchOf(layout, jobId));
       const { facts, missteps } = replay(order.tasks);
       expect(missteps).toEqual([]);
-      expect(assemblyAt(assembly, facts).leads).toEqual(assembly.leads);
+      const joined = assemblyAt(assembly, facts);
+      expect(joined.leads).toEqual(assembly.leads);
+      const solved = benchOf(layout, jobId).assembly;
+      expect(asSolved(solved, assembly, joined)).toEqual(solved);
       expect(assemblyAt(assembly, new Set()).leads.every((l) => l.through.length === 0)).toBe(true);
     }
   });
@@ -90,6 +97,37 @@ describe('over 500 generated jobs of all kinds', () => {
       }
     }
     expect(drilled).toBeGreaterThan(200);
+  });
+  test('no board is fed with more than it bears, and plus goes to plus: marks at both ends of a lead agree', () => {
+    const seen = { converters: 0, bridges: 0, leads: 0 };
+    for (const { layout, jobId } of orders) {
+      const bench = benchOf(layout, jobId);
+      const { assembly } = asWired(bench);
+      const driver = assembly.parts.find((p) => p.kind === 'driver');
+      const record = driverOf(bench.job);
+      if (driver && record && ['pins', 'matrix'].includes(record.kind)) {
+        const kind = supplyKind(bench.supply);
+        const fed = assembly.leads.find((l) => l.to.part === driver.id && l.to.terminal === 'right')!;
+        const from = assembly.parts.find((p) => p.id === fed.from.part)!;
+        if (kind.highestVolts(bench.supply) > 5.5) {
+          expect(from).toMatchObject({ kind: 'regulator', outVolts: 5 });
+          seen.converters++;
+        }
+        if (record.feed.bridge) {
+          expect(assembly.parts.some((p) => p.id === 'feed-bridge')).toBe(true);
+          seen.bridges++;
+        }
+      }
+      for (const row of wiresToLay(bench)) {
+        const wrong = row.means === 'plus' ? '−' : row.means === 'return' ? '+' : null;
+        if (wrong === null) continue;
+        expect([row.fromPolarity, row.toPolarity], `${row.from} to ${row.to}`).not.toContain(wrong);
+        seen.leads++;
+      }
+    }
+    expect(seen.converters).toBeGreaterThan(10);
+    expect(seen.bridges).toBeGreaterThan(5);
+    expect(seen.leads).toBeGreaterThan(1000);
   });
   test('no iron at a cell; a motor is parted and a proof made before a decoder is soldered; programmed before it is tried', () => {
     const seen = { cells: 0, motors: 0, proofs: 0, programs: 0 };
@@ -154,7 +192,7 @@ describe('over 500 generated jobs of all kinds', () => {
   });
   test('every end of every lead is joined once, by what is in the hand for it', () => {
     for (const { layout, jobId, order } of orders) {
-      const { parts, leads: all } = benchOf(layout, jobId).assembly;
+      const { parts, leads: all } = asWired(benchOf(layout, jobId)).assembly;
       const byId = new Map(parts.map((part) => [part.id, part]));
       // What comes on a board is joined there.
       const leads = all.filter((l) => !isOnBoard(byId, l));
@@ -166,7 +204,7 @@ describe('over 500 generated jobs of all kinds', () => {
   test('every passage is respected for every part on every lead: one end is bare when it is threaded', () => {
     let threaded = 0;
     for (const { layout, jobId, order } of orders) {
-      const { assembly } = benchOf(layout, jobId);
+      const { assembly } = asWired(benchOf(layout, jobId));
       for (const lead of assembly.leads) {
         for (const passage of lead.through) {
           const when = order.tasks.findIndex((t) => t.threads === passage);
@@ -195,7 +233,7 @@ describe('over 500 generated jobs of all kinds', () => {
   });
   test('every lamp is tested before it is soldered, and again before it is fixed', () => {
     for (const { layout, jobId, order } of orders) {
-      for (const part of benchOf(layout, jobId).assembly.parts.filter(shines)) {
+      for (const part of asWired(benchOf(layout, jobId)).assembly.parts.filter(shines)) {
         const about = (t: Task): boolean => t.lamps.includes(part.lamp!);
         const iron = order.tasks.findIndex((t) => about(t) && t.tool === 'iron');
         const first = order.tasks.findIndex((t) => about(t) && t.tests);
@@ -257,7 +295,7 @@ describe('over 500 generated jobs of all kinds', () => {
   test('a resistor too wide for its lamp’s way is joined after the lead is through', () => {
     let late = 0;
     for (const { layout, jobId, order } of orders) {
-      const { assembly, job } = benchOf(layout, jobId);
+      const { assembly, job } = asWired(benchOf(layout, jobId));
       for (const part of assembly.parts) {
         if (part.kind !== 'resistor' || part.lamp === null) continue;
         const lead = assembly.leads.find(

@@ -11,6 +11,7 @@ import { proofTasks } from './tasks/proof';
 import { jointTasks } from './tasks/joints';
 import { threadingTasks } from './tasks/threading';
 import { driverTasks } from './tasks/driver';
+import { asSolved, asWired } from '../../study/wired';
 import { assemblyAt } from './replay';
 import { after, fact, type Fact } from './fact';
 import { withParts, withString } from './wire-use';
@@ -103,11 +104,13 @@ export function orderOf(bench: Bench): Ordered {
 }
 
 /** The tasks with what each test shows, solved on what is joined when it is its turn. */
-function seen({ assembly }: Bench, acts: readonly Act[], tasks: readonly Task[]): Task[] {
+function seen(bench: Bench, acts: readonly Act[], tasks: readonly Task[]): Task[] {
+  const { assembly: solved } = bench;
+  const { assembly: wired } = asWired(bench);
   const sees = new Map(acts.map((a) => [a.id, a.sees]));
   const facts = new Set<Fact>();
   return tasks.map((t) => {
-    const says = [t.says, sees.get(t.id)?.(assemblyAt(assembly, facts)) ?? '']
+    const says = [t.says, sees.get(t.id)?.(asSolved(solved, wired, assemblyAt(wired, facts))) ?? '']
       .filter((w) => w !== '')
       .join(' ');
     for (const made of t.makes) facts.add(made);

@@ -24,7 +24,9 @@ describe('fit of a locomotive', () => {
     const chip = fitOf(
       (j) => void Object.assign(j.lamps['headlight-a'], { body: 'chip-0603', lensMillimetres: 1.2 }),
     );
-    expect(chip.steps.find((s) => s.id === 'drill headlight-a')!.says).toMatch(/drill 1.2 mm.*pocket 1.8 mm/);
+    expect(chip.steps.find((s) => s.id === 'drill headlight-a')!.says).toMatch(
+      /drill 1.2 mm.*then from behind 1.8 mm, 0.6 mm deep/,
+    );
   });
   test('a tower of 4 mm behind 1 mm of wall, with 1.5 mm for its leads, takes 4.5 mm', () => {
     const at = (mm: number) =>

@@ -13,6 +13,8 @@ export interface FitStep {
   readonly undone: 'can' | 'cannot';
   /** A hole to be drilled, or what is to be taken off; null for what has no figure. */
   readonly millimetres: number | null;
+  /** What is opened behind a hole for what sits there, across; left out where nothing is. */
+  readonly pocketMillimetres?: number;
 }
 
 /** Something that does not go where it should. */
@@ -77,8 +79,9 @@ export function vehicleFit(job: LocomotiveRecord): VehicleFit {
         id: `drill ${lamp.id}`,
         undone: 'cannot',
         millimetres: hole,
+        ...(chip ? { pocketMillimetres: upTo(shape.bodyMillimetres) } : {}),
         says: chip
-          ? `${name}: drill ${one(hole)} for the lens; the chip sits behind it in a pocket ${one(upTo(shape.bodyMillimetres))} across.`
+          ? `${name}: drill ${one(hole)} for the lens, then from behind ${one(upTo(shape.bodyMillimetres))}, ${one(shape.depthMillimetres)} deep, for the chip to sit in.`
           : `${name}: drill ${one(hole)} for the ${shape.name.toLowerCase()}, through ${one(body.wallMillimetres)} of wall.`,
       });
       if (!chip && lamp.lensMillimetres < shape.lensMillimetres - 0.05)

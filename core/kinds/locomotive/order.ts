@@ -43,7 +43,7 @@ function cutting(job: LocomotiveRecord): BodyWork[] {
   const { steps } = vehicleFit(job);
   const plain = { undone: 'cannot', dryMinutes: 0 } as const;
   return together(
-    steps.flatMap(({ id, says, millimetres }): Like[] => {
+    steps.flatMap(({ id, says, millimetres, pocketMillimetres: pocket }): Like[] => {
       const lamps = lampsOf(job, id);
       const end = lamps.length > 0 ? job.lamps[lamps[0]].end : '';
       const trade = id.split(' ')[0];
@@ -57,7 +57,7 @@ function cutting(job: LocomotiveRecord): BodyWork[] {
             does,
             says,
             tool: 'drill',
-            sizes: millimetres === null ? [] : [millimetres],
+            sizes: [millimetres, pocket].flatMap((size) => size ?? []),
             lamps,
             before: 'threading',
             minutes: HOLE,

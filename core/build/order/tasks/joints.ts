@@ -5,6 +5,7 @@ import { wattsName } from '../../../part/resistor';
 import { supplyKind } from '../../../supply';
 import { boardsOf } from '../../../assembly/on-board';
 import { boardSort, plugSort, SLEEVE_MILLIMETRES, usesOf } from '../../../study/stock';
+import { isFeedPart } from '../../../study/wired';
 import { groupOf, type Ends } from '../ends';
 import { times, type Making } from '../making';
 import { after, fact, notYet, once, type Condition } from '../fact';
@@ -53,6 +54,12 @@ function resistorWords(parts: readonly Part[], count: number): string {
     .join(', ');
 }
 
+/** "the resistor of Lantern 1", "the resistors of Head lamps A, Head lamps B". */
+function itsResistors(parts: readonly Part[], { bench, count: many }: Making): string {
+  const circuits = [...new Set(parts.flatMap((p) => p.circuit ?? []))].map((c) => bench.job.circuits[c].name);
+  return `the resistor${parts.length * many === 1 ? '' : 's'} of ${circuits.join(', ')}`;
+}
+
 /** A part as it is called on the sheet, with its figure. */
 function partWords(part: Part): string {
   switch (part.kind) {
@@ -86,16 +93,16 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
   'at-lamp': (of) => {
     const own = of.parts.filter((p) => p.kind === 'resistor');
     return {
-      does: `Solder the resistors of ${of.making.bench.job.circuits[of.name].name} to their lamps`,
+      does: `Solder ${itsResistors(own, of.making)} at ${own.length * of.making.count === 1 ? 'its lamp' : 'their lamps'}`,
       says: `${resistorWords(own, of.making.count)}. Tin both first.`,
       uses: usesOf(own, of.making.count),
       asks: lotsOf(of),
     };
   },
-  resistors({ making, name, parts }) {
-    const own = parts.filter((p) => p.kind === 'resistor' && p.circuit === name && p.lamp !== null);
+  resistors({ making, parts }) {
+    const own = parts.filter((p) => p.kind === 'resistor' && p.lamp !== null && p.place === null);
     return {
-      does: `Solder the resistors of ${making.bench.job.circuits[name].name} at the far ends`,
+      does: `Solder ${itsResistors(own, making)} at the far ${own.length * making.count === 1 ? 'end' : 'ends'}`,
       says: `${resistorWords(own, making.count)}. Their bodies do not go through; either lead will do.`,
       position: 'inside',
       uses: usesOf(own, making.count),
@@ -109,9 +116,20 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
   'make-up'({ making, name, parts }) {
     const own = parts.filter((p) => groupOf(p) === name);
     const electrolytic = own.some((p) => p.kind === 'electrolytic');
+    const converter = own.find(
+      (p): p is Extract<Part, { kind: 'regulator' }> => isFeedPart(p) && p.kind === 'regulator',
+    );
     return {
       does: `Make up ${own.map((p) => inSentence(p.label)).join(', ')}`,
-      says: `${own.map(partWords).join('; ')}. Tin both first${electrolytic ? '; stripe to minus' : ''}.`,
+      says: `${[
+        ...own.filter((p) => partWords(p) !== p.label).map(partWords),
+        `Tin both first${electrolytic ? '; stripe to minus' : ''}`,
+        ...(converter
+          ? [
+              `Set the converter to ${formatQuantity(converter.outVolts, 'volt')} on its supply and measure it, before the board is on it`,
+            ]
+          : []),
+      ].join('. ')}.`,
       caution: electrolytic ? 'polarity' : 'fumes',
       uses: usesOf(own, making.count),
       makes: [fact.madeUp(name)],

@@ -2,7 +2,7 @@ import { CircuitError } from '../../../circuit/error';
 import { FAINT_LIGHTNESS } from '../../../light/lamp-light';
 import { formatQuantity } from '../../../quantity/format';
 import { cellsOf } from '../../../study/cell-life';
-import { usualState, statesOf } from '../../../study/states';
+import { inputsOf, usualState, statesOf } from '../../../study/states';
 import { stateWords } from '../../../study/state-words';
 import { Solver } from '../../../study/solver';
 import { cellNeeds } from '../../../study/cell-needs';
@@ -56,7 +56,7 @@ const expected =
   (then: Assembly): string => {
     const there: Bench = { ...bench, assembly: then };
     const all = statesOf(there).states;
-    const states = all.length <= MOST_STATES ? all : [usualState(there)];
+    const states = all.length <= MOST_STATES ? all : eachInput(there);
     try {
       const solver = new Solver(there);
       return states.map((state) => seenIn(there, solver, state)).join(' ');
@@ -65,6 +65,17 @@ const expected =
       throw error;
     }
   };
+
+/** The state of every day, and what it becomes when one thing is set otherwise; the first so many. */
+function eachInput(bench: Bench): State[] {
+  const usual = usualState(bench);
+  const others = inputsOf(bench).flatMap(({ id, domain }) =>
+    'values' in domain
+      ? domain.values.filter((v) => v !== usual[id]).map((v) => ({ ...usual, [id]: v }))
+      : [],
+  );
+  return [usual, ...others].slice(0, MOST_STATES);
+}
 
 /** Ends that a proof wants free: what drives the lamps is not joined to them yet. */
 const DRIVEN = ['connect decoder', 'connect driver', 'socket'];
