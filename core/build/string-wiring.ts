@@ -37,6 +37,7 @@ export function stringWiring(
       colour,
       sold: soldColour(wire, { colour, role }),
       direct: false,
+      assumed: false,
       onBoard: false,
       runMillimetres: Math.round(run),
       cutMillimetres: cutLong(run),

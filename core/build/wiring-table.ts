@@ -1,7 +1,7 @@
 import { isOnBoard } from '../assembly/on-board';
 import { wireOfLead } from '../assembly/passing';
 import { boughtBoards } from '../part/bought-board';
-import { asWired } from '../study/wired';
+import { asWired, isFeedPart } from '../study/wired';
 import { wiringOf } from '../kinds/wirings';
 import { standardColour } from '../part/plug';
 import { inSentence } from '../quantity/format';
@@ -31,6 +31,8 @@ export interface WiringRow {
   readonly sold: WireColour;
   /** Leg to leg or on one board: no wire is cut for it. */
   readonly direct: boolean;
+  /** Nothing says where its ends are: a usual length, to suit. */
+  readonly assumed: boolean;
   /** Copper of a board that is bought whole: nothing is done about it. */
   readonly onBoard: boolean;
   /** Its way, with what moves; and what to cut, so that it can be shortened later. */
@@ -43,6 +45,8 @@ export interface WiringRow {
 /** Wire over the straight way: bends, and room to move (common practice, no source). */
 const SLACK_SHARE = 0.1;
 const SLACK = 10;
+/** Between things that stand beside one another, and no one has said where (common practice, no source). */
+const BESIDE = 70;
 /** Cut long by this much, to be shortened later, and to whole lengths of this. */
 const CUT_LONG = 30;
 const STEP = 5;
@@ -114,6 +118,14 @@ function polarity(part: Part, terminal: string, lead: Lead): Polarity {
   return lead.role === 'minus' ? '−' : '~';
 }
 
+/** Whether a part is soldered by legs of its own, which reach to what stands beside it; the others have terminals, tags or leads. */
+const hasLegs = (part: Part): boolean =>
+  part.board !== null ||
+  (!isFeedPart(part) &&
+    ['bridge', 'diode', 'regulator', 'limiter', 'resistor', 'electrolytic', 'lamp', 'bulb'].includes(
+      part.kind,
+    ));
+
 /** What to cut of a wire for its run: long, to be shortened later. Millimetres. */
 export const cutLong = (run: number): number => Math.ceil((run + CUT_LONG) / STEP) * STEP;
 
@@ -152,9 +164,10 @@ export function wiringTable(bench: Bench): WiringRow[] {
       Math.abs(from.spot.along - to.spot.along) +
       Math.abs(from.spot.across - to.spot.across) +
       Math.abs(from.spot.height - to.spot.height);
-    const direct = way === 0 && lead.through.length === 0;
+    const beside = way === 0 && lead.through.length === 0;
+    const direct = beside && hasLegs(from.part) && hasLegs(to.part);
     const passed = lead.through.reduce((sum, id) => sum + job.passages[id].lengthMillimetres, 0);
-    const run = direct ? 0 : (way + passed) * (1 + SLACK_SHARE) + SLACK;
+    const run = direct ? 0 : beside ? BESIDE : (way + passed) * (1 + SLACK_SHARE) + SLACK;
     const wire = wireOfLead(job, lead);
     return {
       lead: lead.id,
@@ -167,6 +180,7 @@ export function wiringTable(bench: Bench): WiringRow[] {
       colour: lead.colour,
       sold: soldColour(wire, lead),
       direct,
+      assumed: beside && !direct,
       onBoard,
       runMillimetres: Math.round(run),
       cutMillimetres: direct ? 0 : cutLong(run),

@@ -37,7 +37,9 @@ export function sheetTables(sheet: Sheet): SheetTable[] {
           `${endsTogether(like.map((row) => row.to))} ${r.toPolarity}`,
           r.direct ? 'leg to leg' : r.wire.name,
           r.sold,
-          r.direct ? '' : `${like.length > 1 ? `${like.length} × ` : ''}${mm(r.cutMillimetres)}`,
+          r.direct
+            ? ''
+            : `${like.length > 1 ? `${like.length} × ` : ''}${mm(r.cutMillimetres)}${r.assumed ? ', to suit' : ''}`,
           r.through.join(', '),
           r.means,
         ];
