@@ -2,6 +2,7 @@ import { cellTypes } from '../part/cell';
 import { reservoirPrice } from '../part/electrolytic';
 import { terminalKey, type Assembly, type Part } from '../assembly/assembly';
 import { boardsOf, isOnBoard, type BoardNeed } from '../assembly/on-board';
+import { isFeedPart } from './wired';
 import { boardSort, piecesOf, plugSort, sortOf, stockOf } from './stock';
 import type { Layout } from '../document/layout';
 import type { Supply } from '../supply';
@@ -17,6 +18,7 @@ const PRICES = {
   /** Of a hub that is built. */
   socket: 1.4,
   regulator: 0.9,
+  converter: 2,
   switch: 0.5,
   fuse: 0.3,
   bulb: 0.8,
@@ -59,7 +61,7 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
     case 'socket':
       return PRICES.socket;
     case 'regulator':
-      return PRICES.regulator;
+      return isFeedPart(part) ? PRICES.converter : PRICES.regulator;
     case 'lamp':
       return part.led.price;
     case 'bulb':

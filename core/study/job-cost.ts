@@ -1,5 +1,6 @@
 import { costOf, ownPrice } from './bill';
 import { cellNeeds } from './cell-needs';
+import { pickupNeeds } from './pickup-needs';
 import { joinNeeds } from './join-needs';
 import { stringNeeds, stringOf } from './string-needs';
 import { asWired } from './wired';
@@ -12,6 +13,7 @@ export function costOfJob(bench: Bench): number {
   const string = stringOf(job);
   const besides = [
     ...joinNeeds(job),
+    ...pickupNeeds(bench),
     ...cellNeeds(bench).holders,
     ...(string ? stringNeeds(string) : []),
   ].reduce((sum, n) => sum + n.count * (ownPrice(layout, n.key) ?? n.priceEach), 0);

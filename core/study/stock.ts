@@ -1,5 +1,6 @@
 import { formatQuantity, inSentence, shortOhms } from '../quantity/format';
 import { wattsName } from '../part/resistor';
+import { isFeedPart } from './wired';
 import { inOrder } from '../document/in-order';
 import { wireOf, type WireName } from '../part/wire';
 import type { Part } from '../assembly/assembly';
@@ -53,6 +54,7 @@ export function sortOf(part: Part): StockSort | null {
     case 'diode':
       return { key: `diode:${part.diode}`, name: `Diode, ${part.diode}` };
     case 'regulator':
+      if (isFeedPart(part)) return { key: `converter:${plain(part.outVolts)}`, name: part.label };
       return {
         key: `regulator:${plain(part.outVolts)}`,
         name: `Regulator ${formatQuantity(part.outVolts, 'volt')}`,

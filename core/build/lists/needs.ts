@@ -6,6 +6,7 @@ import { benchOf } from '../../study/bench';
 import { boardsOf } from '../../assembly/on-board';
 import { boardPrice, ownPrice, plugPrice, priceOf } from '../../study/bill';
 import { cellNeeds } from '../../study/cell-needs';
+import { pickupNeeds } from '../../study/pickup-needs';
 import { joinNeeds } from '../../study/join-needs';
 import { stringNeeds, stringOf } from '../../study/string-needs';
 import { sleevedEnds } from '../order/ends';
@@ -96,6 +97,7 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
     const { cells, holders } = cellNeeds(bench);
     for (const { key, name, count, priceEach } of [
       ...joinNeeds(job),
+      ...pickupNeeds(bench),
       ...(string ? stringNeeds(string) : []),
       ...cells,
       ...holders,

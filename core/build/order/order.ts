@@ -10,7 +10,7 @@ import { lampTasks } from './tasks/lamps';
 import { proofTasks } from './tasks/proof';
 import { jointTasks } from './tasks/joints';
 import { threadingTasks } from './tasks/threading';
-import { driverTasks } from './tasks/driver';
+import { driverTasks, pickupTasks } from './tasks/driver';
 import { asSolved, asWired } from '../../study/wired';
 import { assemblyAt } from './replay';
 import { after, fact, type Fact } from './fact';
@@ -47,6 +47,7 @@ export function tasksOf(bench: Bench): Act[] {
     ...jointTasks(making, ends),
     ...threadingTasks(making, ends),
     ...driverTasks(making, ends),
+    ...pickupTasks(making),
     ...proofTasks(making, ends, sound),
     ...closingTasks(making),
   ]);

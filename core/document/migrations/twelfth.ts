@@ -3,6 +3,7 @@ import { isPlain, mapped, type Plain } from './plain';
 /** A task of the order of before that is done shows that these of today are, of which none was written down. */
 const shown: readonly (readonly [RegExp, (of: string) => readonly string[]])[] = [
   [/^(?:leads|along|at-lamp|make-up|join|resistors|connect|socket|plug)(?: |$)/, () => ['cut']],
+  [/^connect rails$/, () => ['pickups']],
   [/^retest /, () => ['cut', 'shrink bench']],
   [/^thread (.+)$/, (passage) => ['cut', 'shrink bench', `drill ${passage}`]],
   [

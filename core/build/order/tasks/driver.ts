@@ -1,12 +1,16 @@
 import { driverOf } from '../../../document/aspect-record';
-import { stringOf } from '../../../study/string-needs';
+import { stringOf, type SoldNeed } from '../../../study/string-needs';
+import { isOnRails } from '../../../document/job-record';
+import { pickupNeeds } from '../../../study/pickup-needs';
+import { soldUses } from '../wire-use';
 import { after, fact, notYet } from '../fact';
 import { act, type Act } from '../task';
 import type { Ends } from '../ends';
 import type { Making } from '../making';
 
-/** Minutes to part a motor from the rails and to look that it is, and to program (common practice, no source). */
+/** Minutes to part a motor from the rails and to look that it is, to fit what collects at a wheel, and to program (common practice, no source). */
 const ISOLATE = 10;
+const PICKUP = 4;
 const PROGRAM = 5;
 
 /** Whether its motor has to be parted from the rails before it gets what drives it. */
@@ -18,6 +22,27 @@ export const isProgrammed = ({ bench: { job } }: Pick<Making, 'bench'>): boolean
   job.decoder !== null ||
   stringOf(job) !== null ||
   ['pins', 'matrix', 'accessory-pairs', 'accessory-reversing'].includes(driverOf(job)?.kind ?? '');
+
+/** What collects current at the wheels is fitted, where it is not there already. */
+export function pickupTasks({ bench, count }: Making): Act[] {
+  const [need] = pickupNeeds(bench) as readonly (SoldNeed | undefined)[];
+  const { job } = bench;
+  if (!need || !isOnRails(job)) return [];
+  const { kind, axles } = job.pickups;
+  const many = need.count * count;
+  const where = axles === 'all' ? 'both trucks or all axles' : 'one truck';
+  return [
+    act({
+      id: 'pickups',
+      does: `Fit ${many} ${kind === 'wipers' ? 'wipers' : 'rubbing collars'}, ${where}`,
+      says: `${job.pickups.wheelsPerRail} to a rail. Treads and backs of the wheels cleaned first; ${kind === 'wipers' ? 'each touches lightly, or the coach drags' : 'each turns with its axle and the strip on it lies lightly'}. Push it along: it rolls as before.`,
+      tool: 'hands',
+      minutes: PICKUP * many,
+      uses: soldUses([need], count),
+      makes: [fact.worked('pickups')],
+    }),
+  ];
+}
 
 /** What is done for what switches the lamps: the motor parted from the rails, an address given, a program loaded. */
 export function driverTasks(making: Making, ends: Ends): Act[] {

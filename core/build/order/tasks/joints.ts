@@ -13,6 +13,7 @@ import { hasMotor } from './driver';
 import { act, type Act, type JoinedEnd } from '../task';
 import { cellsOf } from '../../../study/cell-life';
 import { cellNeeds } from '../../../study/cell-needs';
+import { pickupNeeds } from '../../../study/pickup-needs';
 import { joinNeeds } from '../../../study/join-needs';
 import { sleeveUse, soldUses, wireUses } from '../wire-use';
 import type { SoldNeed } from '../../../study/string-needs';
@@ -175,7 +176,12 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       says: `${count(joins.length, 'end')}, at ${at}.${resistor}`,
       position: 'inside',
       uses: soldUses([...joinNeeds(bench.job), ...cellNeeds(bench).holders], making.count),
-      asks: cellsOf(bench).length > 0 ? [notYet(fact.powered, 'no iron comes near a cell')] : [],
+      asks: [
+        ...(cellsOf(bench).length > 0 ? [notYet(fact.powered, 'no iron comes near a cell')] : []),
+        ...(pickupNeeds(bench).length > 0
+          ? [after(fact.worked('pickups'), 'they are what the feed is joined to')]
+          : []),
+      ],
     };
   },
   'connect decoder': ({ making, ends, joins, parts }) => ({

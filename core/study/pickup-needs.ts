@@ -1,0 +1,24 @@
+import { isOnRails } from '../document/job-record';
+import { supplyKind } from '../supply';
+import type { Bench } from './bench';
+import type { SoldNeed } from './string-needs';
+
+/** Typical prices of what collects current at a wheel (common practice, no source). */
+const PRICES = { wipers: 0.3, collars: 0.4 } as const;
+
+/**
+ * What a vehicle collects its current by that is fitted with its lights, one for each wheel that collects: a
+ * coach has none of its own, a locomotive has.
+ */
+export function pickupNeeds({ job, supply }: Pick<Bench, 'job' | 'supply'>): SoldNeed[] {
+  if (job.kind === 'locomotive' || !isOnRails(job) || !supplyKind(supply).onTrack) return [];
+  const { kind, wheelsPerRail } = job.pickups;
+  return [
+    {
+      key: `pickup:${kind}`,
+      name: kind === 'wipers' ? 'Wiper of phosphor bronze' : 'Rubbing collar on an axle',
+      count: 2 * wheelsPerRail,
+      priceEach: PRICES[kind],
+    },
+  ];
+}
