@@ -61,6 +61,23 @@ describe('the sheet of every job of the demo', () => {
   });
 });
 
+test('what dries is told with what goes on meanwhile, and none of that waits for it', () => {
+  let told = 0;
+  for (const id of Object.keys(boatTrain().jobs)) {
+    const sheet = sheetOf(boatTrain(), id, { findings: [] });
+    const tasks = sheet.ordered.ok ? sheet.ordered.order.tasks : [];
+    sheetTasks(sheet).forEach((t, i) => {
+      const found = /meanwhile (\d+)(?: to (\d+))?/.exec(t.figures);
+      if (!found) return;
+      told++;
+      expect(Number(found[1])).toBe(i + 2);
+      for (let n = i + 1; n < Number(found[2] ?? found[1]); n++)
+        expect(tasks[n].needs.map((need) => need.task)).not.toContain(tasks[i].id);
+    });
+  }
+  expect(told).toBeGreaterThan(5);
+});
+
 describe('what was found', () => {
   const sheet = sheetOf(boatTrain(), 'compartment-coach', {
     findings: checkJob(boatTrain(), 'compartment-coach'),

@@ -1,4 +1,4 @@
-import { tools } from '../order/task';
+import { tools, type Task } from '../order/task';
 import { minuteWords } from '../order/minutes';
 import { keptOf } from '../progress';
 import { soldByLength } from '../../study/stock';
@@ -113,7 +113,8 @@ export interface SheetTask {
 /** The tasks of a sheet in their order; none where there is no order. */
 export function sheetTasks({ ordered, progress }: Sheet): SheetTask[] {
   if (!ordered.ok) return [];
-  return ordered.order.tasks.map((t, i) => {
+  const { tasks } = ordered.order;
+  return tasks.map((t, i) => {
     const { done, note } = keptOf(progress, t.id);
     return {
       number: i + 1,
@@ -121,7 +122,7 @@ export function sheetTasks({ ordered, progress }: Sheet): SheetTask[] {
       does: t.does,
       says: t.says,
       tool: tools[t.tool],
-      figures: `${minuteWords(t.minutes)}${t.dryMinutes > 0 ? `, then ${minuteWords(t.dryMinutes)} to dry` : ''}`,
+      figures: `${minuteWords(t.minutes)}${t.dryMinutes > 0 ? `, then ${minuteWords(t.dryMinutes)} to dry${meanwhile(tasks, i)}` : ''}`,
       note,
       final: t.undone === 'cannot',
     };
@@ -178,4 +179,12 @@ function runsOf(labels: readonly string[]): string {
     else runs.push([label, label]);
   }
   return runs.map(([from, to]) => (from === to ? String(from) : `${from}–${to}`)).join(', ');
+}
+
+/** What goes on while a task dries: those that follow it up to the first that waits for it; nothing where that is the next. */
+function meanwhile(tasks: readonly Task[], dries: number): string {
+  const waits = tasks.findIndex((t, i) => i > dries && t.needs.some((n) => n.task === tasks[dries].id));
+  const [from, to] = [dries + 2, waits < 0 ? tasks.length : waits];
+  if (to < from) return '';
+  return `, meanwhile ${from === to ? from : `${from} to ${to}`}`;
 }
