@@ -6,6 +6,7 @@ import { netsOf, terminalKey, terminalsOf, type Lead, type Part, type Terminal }
 import { Meter } from './meter';
 import { loweredAt } from './netlist-at';
 import { usualState } from './states';
+import type { Lowered } from '../assembly/lower';
 import type { Bench } from './bench';
 import type { DieReading } from './readings';
 
@@ -37,11 +38,8 @@ export const withoutDriver = (bench: Bench): Bench => ({
   },
 });
 
-/**
- * The layout’s tester clipped to two terminals of a job without power, solved.
- * @throws CircuitError when it cannot be solved
- */
-export function clippedTo(bench: Bench, red: Terminal, black: Terminal): TesterReading {
+/** A job without power with the layout’s tester clipped to two terminals, and its netlist. */
+export function withTester(bench: Bench, red: Terminal, black: Terminal): { there: Bench; lowered: Lowered } {
   const { assembly, layout } = bench;
   const tester: Part = {
     id: 'tester',
@@ -68,7 +66,15 @@ export function clippedTo(bench: Bench, red: Terminal, black: Terminal): TesterR
       ],
     },
   };
-  const lowered = loweredAt(there, usualState(bench), { cut: true });
+  return { there, lowered: loweredAt(there, usualState(bench), { cut: true }) };
+}
+
+/**
+ * The layout’s tester clipped to two terminals of a job without power, solved.
+ * @throws CircuitError when it cannot be solved
+ */
+export function clippedTo(bench: Bench, red: Terminal, black: Terminal): TesterReading {
+  const { there, lowered } = withTester(bench, red, black);
   const meter = new Meter(there, lowered);
   const figures = operatingPoint(lowered.netlist, (plan) => [
     ...meter.probes(plan),
@@ -87,12 +93,20 @@ export interface LampTouch {
   readonly ohms: number;
 }
 
+/** Where the clips go to touch a lamp, and the job as it lies there. */
+export interface Touched {
+  readonly bench: Bench;
+  readonly red: Terminal;
+  readonly black: Terminal;
+  readonly ohms: number;
+}
+
 /**
- * A lamp touched with the tester the way it shines, at the far ends of what is soldered to its leads.
+ * The far ends of what is soldered to a lamp’s leads: where it is touched with the tester.
  * @param bench with no more leads than are joined by then
  * @param lampPart the id of a lamp or bulb
  */
-export function testerTouch(bench: Bench, lampPart: string): LampTouch {
+export function freeEnds(bench: Bench, lampPart: string): Touched {
   const bare = withoutDriver(bench);
   const { assembly } = bare;
   const nets = netsOf(assembly);
@@ -123,14 +137,25 @@ export function testerTouch(bench: Bench, lampPart: string): LampTouch {
     }
   };
   const lamp = assembly.parts.find((p) => p.id === lampPart)!;
-  const [plus, minus] = terminalsOf[lamp.kind].map((terminal) => freeEnd({ part: lampPart, terminal }));
+  const [red, black] = terminalsOf[lamp.kind].map((terminal) => freeEnd({ part: lampPart, terminal }));
   const rails = assembly.parts.find((p) => p.kind === 'rails')!;
   // The rails are dead; what is not joined to them yet has its zero at the black clip.
-  const ground = clip('clip-ground', { part: rails.id, terminal: terminalsOf.rails[1] }, minus);
-  const { dies, amps } = clippedTo(
-    { ...bare, assembly: { ...assembly, leads: [...assembly.leads, ground] } },
-    plus,
-    minus,
-  );
-  return { amps, ohms, lit: dies.filter((d) => d.lightness >= FAINT_LIGHTNESS).length };
+  const ground = clip('clip-ground', { part: rails.id, terminal: terminalsOf.rails[1] }, black);
+  return {
+    bench: { ...bare, assembly: { ...assembly, leads: [...assembly.leads, ground] } },
+    red,
+    black,
+    ohms,
+  };
+}
+
+/**
+ * A lamp touched with the tester the way it shines, at the far ends of what is soldered to its leads.
+ * @throws CircuitError when it cannot be solved
+ */
+export function testerTouch(bench: Bench, lampPart: string): LampTouch {
+  const touched = freeEnds(bench, lampPart);
+  const { dies, amps } = clippedTo(touched.bench, touched.red, touched.black);
+  const lit = dies.filter((d) => d.lightness >= FAINT_LIGHTNESS).length;
+  return { amps, ohms: touched.ohms, lit };
 }
