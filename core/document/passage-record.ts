@@ -7,7 +7,7 @@ export const passageKinds = {
   hole: 'Hole in floor or board',
   tube: 'Tube',
   gangway: 'Gangway',
-  hinge: 'Hinge of the body',
+  hinge: 'Hinge or pivot',
   clip: 'Under a clip',
   gap: 'Between weight and motor',
 } as const;

@@ -36,7 +36,7 @@ export const cautions = {
   cells: 'Small cells are swallowed: keep them from children, and never solder on a cell.',
   polarity: 'An electrolytic the wrong way round bursts: the stripe and the short leg are minus.',
   motor:
-    'A decoder dies where a motor brush still touches a rail or the frame: measure between each brush and each rail; nothing may show.',
+    'A motor brush that still touches a rail or the frame destroys the decoder: measure between each brush and each rail with the power off; the tester stays dark.',
   unplug: 'Off the track and unplugged before it is opened.',
 } as const;
 export type CautionName = keyof typeof cautions;

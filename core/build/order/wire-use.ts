@@ -41,6 +41,7 @@ export function withString({ bench, wires, count }: Making, acts: readonly Act[]
     act.id === STRING_WORK && string
       ? {
           ...act,
+          caution: string.farads > 0 ? ('polarity' as const) : act.caution,
           uses: [
             ...act.uses,
             ...stringNeeds(string).map((n) => ({ key: n.key, count: count * n.count })),

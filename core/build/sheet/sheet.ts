@@ -178,8 +178,8 @@ export interface Warnings {
 
 const headings = {
   stop: (n: number) => `Not yet: ${n === 1 ? 'this is' : `these ${n} are`} put right first`,
-  mind: () => 'To mind',
-  note: () => 'To know',
+  mind: () => 'Will disappoint',
+  note: () => 'Good to know',
 } as const satisfies Record<Severity, (n: number) => string>;
 
 /** The findings of a sheet by how grave they are, the gravest first. */

@@ -32,7 +32,7 @@ export const backIntoPins = rule({
         title: 'Current flows back into pins that are off',
         sentence: `${state}, with the supply at its highest: ${formatQuantity(worst.amps, 'amp', { significant: 2 })} through ${lampWords(bench, [worst.die.lampId])} into a pin that is off and stands at ${driver.volts} V; a pin bears ${formatQuantity(BORNE_AMPS, 'amp')} that way.`,
         reason:
-          'A pin that is off gives its own volts, and the lamps share more: what is left between the two still drives them, through the board, which bears some 0.3 V over its own at a pin. They glow, and the board is lost sooner or later.',
+          'A pin that is off gives its own volts, and the lamps share more: what is left between the two still drives them, through the board, which bears some 0.3 V over its own at a pin. They glow, and sooner or later the board is destroyed.',
         subject: { lamps },
         ...aboutLamps(bench, lamps),
         paths: [['jobs', bench.jobId, 'driver', 'commonAt']],

@@ -41,6 +41,7 @@ export const coachOrder: OrderFacts<CoachRecord> = {
         minutes: NOTCH * a.notches.length,
         dryMinutes: 0,
         undone: 'cannot',
+        ...(fit.board ? { after: ['board'] } : {}),
       }));
     if (fit.board)
       works.push({

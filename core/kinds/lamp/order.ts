@@ -78,8 +78,15 @@ export const lampOrder: OrderFacts<LampRecord> = {
     }
     works.push({
       id: 'paint',
-      does: 'Paint masts and hoods',
-      says: 'White inside the hood, dark outside; before anything is glued, and not over the lamp.',
+      ...(stands === 'mast'
+        ? {
+            does: 'Paint masts and hoods',
+            says: 'White inside the hood, dark outside; before anything is glued, and not over the lamp.',
+          }
+        : {
+            does: `Paint ${lamps.length === 1 ? 'the fitting' : `${lamps.length} fittings`}`,
+            says: 'Black behind the lamp, so that nothing shows from the back; before anything is glued, and not over the lamp.',
+          }),
       tool: 'brush',
       lamps,
       before: 'threading',
@@ -89,9 +96,12 @@ export const lampOrder: OrderFacts<LampRecord> = {
     });
     return works;
   },
-  fixing: () => ({
-    does: 'Set the lamp into its hood and the fitting into its hole',
-    says: 'A drop that sets clear; superglue fogs a lens. Upright before it sets.',
+  fixing: ({ fitting }) => ({
+    does:
+      fittingSorts[fitting.sort].stands === 'mast'
+        ? 'Glue the lamp into its hood and the mast into its hole'
+        : 'Glue the lamp into its fitting',
+    says: `A drop that sets clear; superglue fogs a lens.${fittingSorts[fitting.sort].stands === 'mast' ? ' Upright before it sets.' : ''}`,
     by: 'glue',
   }),
   hole: ({ fitting }) =>

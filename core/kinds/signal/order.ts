@@ -35,7 +35,10 @@ export const signalOrder: OrderFacts<SignalRecord> = {
     works.push({
       id: 'paint',
       does: 'Paint head and post',
-      says: 'Black inside the head too: light that creeps from lens to lens shows two aspects.',
+      says:
+        lamps.length > 1
+          ? 'Black inside the head too: light that creeps from lens to lens shows two aspects.'
+          : 'Black inside the head too: light shows at every gap.',
       tool: 'brush',
       lamps,
       before: 'threading',

@@ -6,6 +6,7 @@ import { change } from '../../document/patch';
 import { checkJob } from '../../finding/check';
 import { leds } from '../../part/led';
 import { prototypeMetres, scales, type ScaleName } from '../../quantity/scale';
+import { orderOf } from '../../build/order/order';
 import { benchOf } from '../../study/bench';
 import { outputOf } from '../../study/aspects';
 import { aspectLooks } from '../../study/aspect-looks';
@@ -71,11 +72,17 @@ describe.each(practiceNames)('the practice %s as it is made', (practice) => {
   test('nothing to stop for and nothing to mind', () => {
     expect(checkJob(layout, jobId).filter((f) => f.severity !== 'note')).toEqual([]);
   });
-  test('its order names holes before lamps, the hole into a post at an angle', () => {
-    const works = signalOrder.works(layout, job);
-    expect(works[0].id).toBe('drill-board');
-    expect(works.some((w) => w.does.includes('45°'))).toBe(true);
-    expect(works.at(-1)!.before).toBe('fixing');
+  test('its holes come before its lamps and are as wide as what goes through, the one into a post at an angle', () => {
+    const made = orderOf(benchOf(layout, jobId));
+    if (!made.ok) throw new Error('no order');
+    const { tasks } = made.order;
+    const at = (id: string): number => tasks.findIndex((t) => t.id === id);
+    for (const hole of job.head.mount === 'post' ? ['drill entry', 'drill board'] : ['drill board']) {
+      expect(at(hole), hole).toBeGreaterThanOrEqual(0);
+      expect(at(hole)).toBeLessThan(at('place head'));
+    }
+    if (job.head.mount === 'post') expect(tasks[at('drill entry')].says).toContain('45° downwards');
+    expect(signalOrder.works(layout, job).map((w) => w.id)).toContain('paint');
   });
 });
 

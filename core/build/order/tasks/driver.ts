@@ -71,7 +71,7 @@ export function driverTasks(making: Making, ends: Ends): Act[] {
   const says = job.decoder
     ? 'On the programming track: its address first, then the functions by the table of functions. A wrong mapping looks like wrong wiring.'
     : loads
-      ? 'The program of this job, before its pins are joined to anything: a pin that is still an output of another program can end itself.'
+      ? 'The program of this job, before its pins are joined to anything: a pin that is still an output of another program can be destroyed.'
       : 'By its leaflet: the address it answers to, written on its label.';
   made.push(
     act({

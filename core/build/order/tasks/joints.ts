@@ -205,7 +205,7 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
     ...(byId.has('driver')
       ? {
           does: `Feed ${inSentence(byId.get('driver')!.label)}`,
-          says: 'Look at its terminals twice: plus and minus changed over can end it.',
+          says: 'Look at its terminals twice: plus and minus changed over can destroy it.',
         }
       : {
           does: 'Rails to the decoder',
@@ -227,7 +227,7 @@ const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' :
 
 /** That the motor is parted from the rails, where there is one. */
 const parted = (making: Making): Condition[] =>
-  hasMotor(making) ? [after(fact.isolated, 'a brush that still touches a rail ends the decoder')] : [];
+  hasMotor(making) ? [after(fact.isolated, 'a brush that still touches a rail destroys the decoder')] : [];
 
 /** The proof wants the leads off what drives them, so it goes before they are soldered on. */
 const provenFirst = (ends: Ends): Condition[] =>

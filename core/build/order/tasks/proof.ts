@@ -97,6 +97,11 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
     .flatMap((id) =>
       ends.of(id).map((e) => after(fact.shrunk(e.lead, e.part), 'bare joints touch one another')),
     );
+  /** Work on the body that changes the circuit: old diodes bridged or taken out, a string joined. */
+  const electric = facts
+    .works(bench.layout, bench.job)
+    .filter((w) => w.tool === 'iron')
+    .map((w) => after(fact.worked(w.id), 'it is part of the circuit'));
   const driven = DRIVEN.filter((id) => ends.tasks.has(id));
   const undriven = [...ends.tasks].filter((id) => !driven.includes(id));
   const free = driven
@@ -117,7 +122,7 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
       minutes: PROVE * count,
       tests: true,
       makes: [fact.proved],
-      asks: once([...joinedIn(undriven), ...shrunk, ...free, ...sound]),
+      asks: once([...joinedIn(undriven), ...electric, ...shrunk, ...free, ...sound]),
     }),
     ...(cells
       ? [
@@ -151,7 +156,7 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
         ...(cells ? [after(fact.powered, 'it is what lights it')] : []),
         ...(isProgrammed(making) ? [after(fact.programmed, 'what has no program shows nothing')] : []),
         ...(hasMotor(making)
-          ? [after(fact.isolated, 'a brush that still touches a rail ends the decoder')]
+          ? [after(fact.isolated, 'a brush that still touches a rail destroys the decoder')]
           : []),
         ...joinedIn([...ends.tasks]),
         ...shrunk,
@@ -163,7 +168,7 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
     made.push(
       act({
         id: 'dark',
-        does: 'Look at it in the dark, shell on',
+        does: 'Dark test with the body closed',
         says: 'Light where it should not be is blackened now, while the lamps still come out.',
         sees: expected(making),
         tool: 'supply',
@@ -197,8 +202,8 @@ function placed(making: Making, place: string): Act {
   const mine = lots.filter((l) => l.lamps.some((x) => lamps.includes(x.id)));
   return act({
     id: glued ? `place ${place}` : `fix ${place}`,
-    does: glued ? `Put the lamps of ${facts.placeName(place)} in their places` : fixing.does,
-    says: glued ? 'Held by a strip of tape, so that they still come out.' : fixing.says,
+    does: glued ? `Dry fit: the lamps of ${facts.placeName(place)}` : fixing.does,
+    says: glued ? 'In their places, held by a strip of tape, so that they still come out.' : fixing.says,
     tool: 'hands',
     position: 'inside',
     minutes: (glued ? PLACE : 1) * lamps.length * count,
