@@ -40,12 +40,14 @@ interface RecordFacts<J> {
   readonly word: string;
   /** It runs on rails, alone or in a train. */
   readonly onRails: boolean;
+  /** It has no pickups before it is lit: they are fitted with its lights. */
+  readonly pickupsFitted?: true;
   /** Says what is wrong with one beyond its schema. */
   broken(job: J, say: Say): void;
 }
 
 const facts: { readonly [K in JobKindName]: RecordFacts<Extract<AnyJob, { kind: K }>> } = {
-  coach: { word: 'coach', onRails: true, broken: brokenInCoach },
+  coach: { word: 'coach', onRails: true, pickupsFitted: true, broken: brokenInCoach },
   locomotive: { word: 'locomotive', onRails: true, broken: () => undefined },
   'display-model': { word: 'display model', onRails: false, broken: () => undefined },
   lamp: { word: 'row of lamps', onRails: false, broken: () => undefined },

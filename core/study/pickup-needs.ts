@@ -1,4 +1,5 @@
 import { isOnRails } from '../document/job-record';
+import { recordFacts } from '../kinds/records';
 import { supplyKind } from '../supply';
 import type { Bench } from './bench';
 import type { SoldNeed } from './string-needs';
@@ -6,12 +7,9 @@ import type { SoldNeed } from './string-needs';
 /** Typical prices of what collects current at a wheel (common practice, no source). */
 const PRICES = { wipers: 0.3, collars: 0.4 } as const;
 
-/**
- * What a vehicle collects its current by that is fitted with its lights, one for each wheel that collects: a
- * coach has none of its own, a locomotive has.
- */
+/** What a vehicle that has no pickups of its own collects by: one for each wheel that collects. */
 export function pickupNeeds({ job, supply }: Pick<Bench, 'job' | 'supply'>): SoldNeed[] {
-  if (job.kind === 'locomotive' || !isOnRails(job) || !supplyKind(supply).onTrack) return [];
+  if (!recordFacts(job.kind).pickupsFitted || !isOnRails(job) || !supplyKind(supply).onTrack) return [];
   const { kind, wheelsPerRail } = job.pickups;
   return [
     {

@@ -296,7 +296,7 @@ function CommonField({ driver, onDriver }: CommonFieldProps) {
   const board = `the board’s ${driver.volts} V`;
   return (
     <SelectField<'assumed' | 'board' | 'feed'>
-      label="Plus of the lamps at"
+      label="Common plus of the lamps"
       value={driver.commonAt ?? 'assumed'}
       options={[
         ...(driver.commonAt ? [] : [{ value: 'assumed' as const, label: `${board} (assumed)` }]),

@@ -83,3 +83,6 @@ export function makingOf(bench: Bench): Making {
 
 /** "4 ×", of all that one sheet builds; nothing for a single one. */
 export const times = (count: number): string => (count === 1 ? '' : `${count} × `);
+
+/** "1 end", "3 ends". */
+export const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;

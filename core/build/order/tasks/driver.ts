@@ -30,7 +30,7 @@ export function pickupTasks({ bench, count }: Making): Act[] {
   if (!need || !isOnRails(job)) return [];
   const { kind, axles } = job.pickups;
   const many = need.count * count;
-  const where = axles === 'all' ? 'both trucks or all axles' : 'one truck';
+  const where = axles === 'all' ? 'both bogies (trucks) or all axles' : 'one bogie (truck)';
   return [
     act({
       id: 'pickups',

@@ -4,28 +4,24 @@ import { bandWords } from '../../../part/colour-bands';
 import { wattsName } from '../../../part/resistor';
 import { supplyKind } from '../../../supply';
 import { boardsOf } from '../../../assembly/on-board';
-import { boardSort, plugSort, SLEEVE_MILLIMETRES, usesOf } from '../../../study/stock';
+import { boardSort, plugSort, usesOf } from '../../../study/stock';
 import { isFeedPart } from '../../../study/wired';
 import { groupOf, type Ends } from '../ends';
-import { times, type Making } from '../making';
-import { after, fact, notYet, once, type Condition } from '../fact';
+import { counted as count, times, type Making } from '../making';
+import { after, fact, notYet, type Condition } from '../fact';
 import { hasMotor } from './driver';
 import { act, type Act, type JoinedEnd } from '../task';
 import { cellsOf } from '../../../study/cell-life';
 import { cellNeeds } from '../../../study/cell-needs';
 import { pickupNeeds } from '../../../study/pickup-needs';
 import { joinNeeds } from '../../../study/join-needs';
-import { sleeveUse, soldUses, wireUses } from '../wire-use';
+import { soldUses } from '../wire-use';
+import { cutTask, ON_BENCH, shrunk, sleeved } from './sleeves';
 import type { SoldNeed } from '../../../study/string-needs';
 import type { DriverNeed } from '../../../supply/drivers/driver-kind';
 
-/** Minutes to cut and mark a wire, for a joint, to slide on a sleeve and to shrink it (common practice, no source). */
-const CUT = 0.5;
+/** Minutes for a joint (common practice, no source). */
 const JOINT = 1.5;
-const SLEEVE = 0.3;
-const SHRINK = 0.2;
-/** What is joined before anything is threaded has its sleeves slid on and shrunk together. */
-const ON_BENCH = 'bench';
 
 /** What a joint is made of. */
 interface JointOf {
@@ -222,9 +218,6 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
 /** What a driver is put together from, as it is sold. */
 const sold = ({ price, ...need }: DriverNeed): SoldNeed => ({ ...need, priceEach: price });
 
-/** "1 end", "3 ends". */
-const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
-
 /** That the motor is parted from the rails, where there is one. */
 const parted = (making: Making): Condition[] =>
   hasMotor(making) ? [after(fact.isolated, 'a brush that still touches a rail destroys the decoder')] : [];
@@ -286,82 +279,4 @@ export function jointTasks(making: Making, ends: Ends): Act[] {
     ...made,
     ...shrunk(sleeves, making),
   ];
-}
-
-/** The wires of a job, cut in one go and marked. */
-function cutTask({ wires, count: many }: Making): Act[] {
-  if (wires.length === 0) return [];
-  return [
-    act({
-      id: 'cut',
-      does: `Cut ${count(wires.length * many, 'wire')} to length, and label both ends`,
-      says: 'By the table of wires: long, to be shortened where they are joined. Bare 2 mm at each end.',
-      tool: 'knife',
-      minutes: CUT * wires.length * many,
-      caution: 'eyes',
-      uses: wireUses(wires, many),
-      makes: wires.map((w) => fact.cut(w.lead)),
-    }),
-  ];
-}
-
-/** The sleeves for joints, slid on together. */
-function sleeved(group: string, joints: readonly Act[], { count: many, assembly }: Making): Act {
-  const joins = joints.flatMap((t) => t.joins);
-  const pieces = joins.length * many;
-  const bench = group === ON_BENCH;
-  const leads = new Map(assembly.leads.map((l) => [l.id, l]));
-  return act({
-    id: `sleeve ${group}`,
-    does: bench
-      ? 'Slide heat-shrink on, before the bench joints'
-      : `Slide heat-shrink on, before you ${inSentence(joints[0].does)}`,
-    says: `${count(pieces, 'piece')} of ${SLEEVE_MILLIMETRES} mm, pushed well away from the iron. Once it is joined they no longer go on.`,
-    tool: 'hands',
-    position: joints[0].position,
-    parts: [...new Set(joints.flatMap((t) => t.parts))],
-    lamps: [...new Set(joints.flatMap((t) => t.lamps))],
-    minutes: SLEEVE * pieces,
-    uses: [sleeveUse(pieces)],
-    makes: joins.map((e) => fact.sleeved(e.lead, e.part)),
-    asks: once([
-      ...joints.flatMap((t) => t.asks.filter((a) => a.fact.startsWith('cut ') || a.fact === fact.open)),
-      // A sleeve does not go through what only bare wire passes.
-      ...(bench
-        ? []
-        : joins.flatMap((e) =>
-            leads
-              .get(e.lead)!
-              .through.map((p) => after(fact.through(e.lead, p), 'the sleeve does not go through with it')),
-          )),
-    ]),
-  });
-}
-
-/** The sleeves, shrunk: those of the bench joints before anything is threaded, the others before it is tried. */
-function shrunk(sleeves: ReadonlyMap<string, readonly Act[]>, { count: many, facts, bench }: Making): Act[] {
-  const groups = [
-    ['bench', [...(sleeves.get(ON_BENCH) ?? [])]],
-    ['inside', [...sleeves].filter(([g]) => g !== ON_BENCH).flatMap(([, own]) => own)],
-  ] as const;
-  return groups.flatMap(([name, own]) => {
-    const joins = own.flatMap((t) => t.joins);
-    if (joins.length === 0) return [];
-    const pieces = joins.length * many;
-    return [
-      act({
-        id: `shrink ${name}`,
-        does: `Push ${count(pieces, 'sleeve')} over their joints and shrink them`,
-        says: `Centred over the bare metal, then a moment of heat all round${name === 'inside' && facts.thinShell(bench.job) ? '; card between it and the shell' : ''}. None of the metal shows.`,
-        tool: 'heat',
-        position: name === 'bench' ? 'bench' : 'inside',
-        parts: [...new Set(own.flatMap((t) => t.parts))],
-        lamps: [...new Set(own.flatMap((t) => t.lamps))],
-        minutes: SHRINK * pieces,
-        caution: name === 'inside' && facts.thinShell(bench.job) ? 'plastic' : null,
-        makes: joins.map((e) => fact.shrunk(e.lead, e.part)),
-        asks: joins.map((e) => after(fact.joined(e.lead, e.part), 'a sleeve is shrunk over what is joined')),
-      }),
-    ];
-  });
 }
