@@ -6,6 +6,7 @@ import { keptOf, tick } from '../../core/build/progress';
 import { cautions, positions, tools, type Task } from '../../core/build/order/task';
 import { minuteWords } from '../../core/build/order/minutes';
 import { benchOf, type Bench } from '../../core/study/bench';
+import { asWired } from '../../core/study/wired';
 import { Collisions } from '../drawings/build/collisions';
 import { Drawn } from '../drawings/build/drawn';
 import { benchPath, idOf, sheetPath } from '../shell/paths';
@@ -70,7 +71,7 @@ function Step({ tasks, layout, jobId, bench }: StepProps) {
   const { progress, name } = layout.jobs[jobId];
   const edit = useLayoutStore((s) => s.edit);
   const begin = useDryingStore((s) => s.begin);
-  const open = tasks.findIndex((t) => !keptOf(progress, t.id).done);
+  const open = tasks.findIndex((t) => !keptOf(progress, t).done);
   const [looked, setLooked] = useState<number | null>(null);
   const [reads, setReads] = useState(false);
   const at = looked ?? (open < 0 ? tasks.length : open);
@@ -84,7 +85,7 @@ function Step({ tasks, layout, jobId, bench }: StepProps) {
       }),
     [drawing, task, bench],
   );
-  const done = task !== null && keptOf(progress, task.id).done;
+  const done = task !== null && keptOf(progress, task).done;
   const finish = (): void => {
     if (!task) return;
     if (!done) {
@@ -176,11 +177,12 @@ function Step({ tasks, layout, jobId, bench }: StepProps) {
 }
 
 /** The parts of the leads a task threads, or of its lamps. */
-function litBy(task: Task | null, { assembly }: Bench): string[] {
+function litBy(task: Task | null, bench: Bench): string[] {
   if (!task) return [];
-  if (task.threads !== null)
+  const { assembly } = asWired(bench);
+  if (task.threads.length > 0)
     return assembly.leads
-      .filter((l) => l.through.includes(task.threads!))
+      .filter((l) => l.through.some((p) => task.threads.includes(p)))
       .flatMap((l) => [l.from.part, l.to.part]);
   return assembly.parts.filter((p) => p.lamp !== null && task.lamps.includes(p.lamp)).map((p) => p.id);
 }

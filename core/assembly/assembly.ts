@@ -7,6 +7,7 @@ import type { DecoderOutput } from '../part/decoder-type';
 import type { HubSocket } from '../part/hub-socket';
 import type { LedPart } from '../part/led';
 import type { Supply } from '../supply';
+import type { Spot } from './spot';
 import type { DriverBuild, DriverFeed, DriverNeed } from '../supply/drivers/driver-kind';
 
 /** A terminal of a part: `bridge` `plus`. */
@@ -131,7 +132,16 @@ export type Part = PartBase &
         readonly volts: number;
         readonly ohms: number;
       }
+    | {
+        /** Where more wires meet than a terminal holds. */
+        readonly kind: 'junction';
+        readonly form: JunctionForm;
+        /** Its first and its last tap, in millimetres of the job; null for what lies where the rest of the wiring does. */
+        readonly taps: readonly [Spot, Spot] | null;
+      }
   );
+/** A wire bared along its way, a bare rail, screws of a strip, a pad of copper, what collects at a second bogie. */
+export type JunctionForm = 'wire' | 'rail' | 'strip' | 'pad' | 'pickups';
 export type PartKind = Part['kind'];
 
 /** The part that is the supply a job is set on. */
@@ -168,6 +178,7 @@ export const terminalsOf: Readonly<Record<PartKind, readonly string[]>> = {
   ],
   motor: ['one', 'two'],
   tester: ['plus', 'minus'],
+  junction: ['tap'],
 };
 
 /** A piece of wire from one terminal to another. */
@@ -182,6 +193,8 @@ export interface Lead {
   readonly jointOhms: number;
   /** The passages it goes through, by id. */
   readonly through: readonly string[];
+  /** Copper of a strip that is not cut here: nothing is done about it. */
+  readonly uncut?: true;
 }
 
 /** Where the lamps of a line hang, behind all that stands in it. */
@@ -211,7 +224,7 @@ export const terminalKey = (t: Terminal): string => `${t.part}.${t.terminal}`;
  * The nets: terminals that sound leads join, as a map from terminal key to the net's name.
  * Bad joints do not join; the netlist puts their resistance there.
  */
-export function netsOf(assembly: Assembly): Map<string, string> {
+export function netsOf(assembly: Pick<Assembly, 'parts' | 'leads'>): Map<string, string> {
   const parent = new Map<string, string>();
   const find = (key: string): string => {
     let at = key;

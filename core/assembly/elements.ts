@@ -201,6 +201,9 @@ export function elementsOf(
       ];
     case 'driver':
       return driverElements(part, node, of);
+    // Copper alone: it is the node.
+    case 'junction':
+      return [];
     case 'tester':
       return [
         {

@@ -71,7 +71,8 @@ export function layCircuit(
     const behind: LineLead = { at: t(id, shared ? 'two' : 'out'), role: 'lamp', colour: null };
     leads = [laying.wiring.runs === 'by-place' ? { ...behind, places: new Map() } : behind, leads[1]];
   }
-  for (const { sense, lamps } of stringsOf(laying, circuit, members, feed.polarised)) {
+  const strings = stringsOf(laying, circuit, members, feed.polarised);
+  for (const [n, { sense, lamps }] of strings.entries()) {
     const [plus, minus] = sense > 0 ? leads : [leads[1], leads[0]];
     const fairy = (lamp: LaidLamp): 'lacquered' | null =>
       lamp.part.startsWith('fairy') ? 'lacquered' : null;
@@ -82,7 +83,9 @@ export function layCircuit(
     const atEnd = circuit.limit === 'each' && minus.switched === true;
     if (circuit.limit === 'each') {
       const label =
-        lamps.length > 1 ? `Resistor of ${circuit.name}` : `Resistor of ${laying.names.get(first.id)!}`;
+        lamps.length === 1
+          ? `Resistor of ${laying.names.get(first.id)!}`
+          : `Resistor of ${circuit.name}${strings.length > 1 ? `, string ${n + 1}` : ''}`;
       resistor(ownResistor, label, { lamp: first.id }, lamps.length > 1 ? null : first.ohms);
       if (!atEnd) {
         laying.from(plus, t(ownResistor, 'one'));

@@ -4,18 +4,12 @@ import type { AnyJob, Layout } from '../document/layout';
 import type { JobCore } from '../document/job-record';
 import type { LampCore } from '../document/lamp-record';
 import type { WireColour } from '../part/wire-colour';
+import type { Spot } from './spot';
 import type { WireRole } from '../document/wire-legend';
 import type { DocumentPath, Figure, Lead, LineEnd, Part, Terminal } from './assembly';
 
 /** Conducts while lead one is positive (1) or negative (-1). */
 export type Sense = 1 | -1;
-
-/** A spot in the job: along it from its left end, from its middle towards the far side, above the rail or the ground. */
-export interface Spot {
-  readonly along: number;
-  readonly across: number;
-  readonly height: number;
-}
 
 /** What the laying of wires has to know of a kind of job; each kind's own is in its `wiring.ts`. */
 export interface JobWiring<J> {

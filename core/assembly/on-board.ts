@@ -17,8 +17,12 @@ export function onBoards(parts: readonly Part[], job: AnyJob): Part[] {
   return parts.map((p) => (found?.has(p) ? { ...p, board: found.board } : p));
 }
 
-/** Leads that are copper of a board: both their ends are on it. */
-export function isOnBoard(byId: ReadonlyMap<string, Part>, { from, to }: Pick<Lead, 'from' | 'to'>): boolean {
+/** Leads that are copper of a board or of a strip: both their ends are on it. */
+export function isOnBoard(
+  byId: ReadonlyMap<string, Part>,
+  { from, to, uncut }: Pick<Lead, 'from' | 'to' | 'uncut'>,
+): boolean {
+  if (uncut) return true;
   const [a, b] = [byId.get(from.part)!.board, byId.get(to.part)!.board];
   return a !== null && a === b;
 }

@@ -41,6 +41,10 @@ export function seated(
   });
 }
 
+/** Whether a part is beneath the floor: the supply, or what collects from it at another bogie. */
+const isBelow = (part: Part): boolean =>
+  part.kind === 'rails' || (part.kind === 'junction' && part.form === 'pickups');
+
 /**
  * What each lead goes through: the passages of a place where one of its ends is there and the other
  * is not, the feed's where one end is at the supply.
@@ -54,7 +58,7 @@ export function threaded(
   const passages = passagesOf(job);
   return leads.map((lead) => {
     const ends = [byId.get(lead.from.part)!, byId.get(lead.to.part)!];
-    const fed = (ends[0].kind === 'rails') !== (ends[1].kind === 'rails');
+    const fed = isBelow(ends[0]) !== isBelow(ends[1]);
     const through = passages.filter(({ serves }) => {
       if (serves === 'feed') return fed;
       const there = ends.map(({ place }) => (servesAny(serves) ? place !== null : place === serves));

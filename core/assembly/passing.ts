@@ -2,6 +2,7 @@ import { bundleMillimetres, wireOf, type WireName, type WirePart } from '../part
 import { passagesOf, type Passage } from './passages';
 import { EACH_PLACE } from '../document/passage-record';
 import type { JobCore } from '../document/job-record';
+import type { WireColour } from '../part/wire-colour';
 import { isSource, type Assembly, type Lead } from './assembly';
 
 /** What goes through a passage, against the bore it has; millimetres. */
@@ -19,6 +20,14 @@ export function wireOfLead({ wires }: Pick<JobCore, 'wires'>, lead: Lead): WireP
   const feeds = isSource(lead.from.part) || isSource(lead.to.part);
   const name: WireName = feeds ? wires.feed : wires.lamps;
   return wireOf(lead.colour === 'lacquered' && !name.startsWith('magnet') ? 'magnet-0.15' : name);
+}
+
+/** A colour the wire comes in, one for each meaning: red towards plus, green back, lacquered where both are taken. */
+export function soldColour(wire: WirePart, lead: Pick<Lead, 'colour' | 'role'>): WireColour {
+  if (!wire.colours || wire.colours.includes(lead.colour)) return lead.colour;
+  const code =
+    lead.role === 'plus' || lead.role === 'right' ? 'red' : lead.role === 'lamp' ? 'lacquered' : 'green';
+  return wire.colours.includes(code) ? code : wire.colours[0];
 }
 
 /** Leads by the place of the lamp they go to. */

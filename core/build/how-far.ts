@@ -1,4 +1,5 @@
 import { benchOf } from '../study/bench';
+import { keptOf } from './progress';
 import { orderOf } from './order/order';
 import type { Layout } from '../document/layout';
 
@@ -9,10 +10,12 @@ export type HowFar = 'planned' | 'in hand' | 'done';
 export function howFar(layout: Layout): Record<string, HowFar> {
   return Object.fromEntries(
     Object.entries(layout.jobs).map(([jobId, job]) => {
-      const ticked = new Set(Object.keys(job.progress.tasks).filter((id) => job.progress.tasks[id].done));
-      if (ticked.size === 0) return [jobId, 'planned'];
+      if (!Object.values(job.progress.tasks).some((t) => t.done)) return [jobId, 'planned'];
       const made = orderOf(benchOf(layout, jobId));
-      return [jobId, made.ok && made.order.tasks.every((t) => ticked.has(t.id)) ? 'done' : 'in hand'];
+      return [
+        jobId,
+        made.ok && made.order.tasks.every((t) => keptOf(job.progress, t).done) ? 'done' : 'in hand',
+      ];
     }),
   );
 }

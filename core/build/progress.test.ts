@@ -43,7 +43,7 @@ describe('ticking tasks', () => {
     const wanted = lamps.uses.find((u) => u.key === 'lamp:white-warm')!.count;
     const done = change(layout, (draft) => tick(draft, id, lamps, true)).layout;
     expect(done.drawer.sundries.whites.count).toBe(Math.max(0, 3 - wanted));
-    expect(keptOf(done.jobs[id].progress, lamps.id).taken).toContainEqual({
+    expect(keptOf(done.jobs[id].progress, lamps).taken).toContainEqual({
       from: 'sundries',
       id: 'whites',
       count: Math.min(3, wanted),
@@ -78,12 +78,12 @@ describe('ticking tasks', () => {
       fc.property(fc.array(fc.nat(tasks.length - 1), { maxLength: 40 }), (presses) => {
         let at = layout;
         const press = (t: Task): void => {
-          const done = keptOf(at.jobs[id].progress, t.id).done;
+          const done = keptOf(at.jobs[id].progress, t).done;
           at = change(at, (draft) => tick(draft, id, t, !done)).layout;
         };
         for (const p of presses) press(tasks[p]);
         for (const s of Object.values(at.drawer.resistors)) expect(s.count).toBeGreaterThanOrEqual(0);
-        for (const t of tasks) if (keptOf(at.jobs[id].progress, t.id).done) press(t);
+        for (const t of tasks) if (keptOf(at.jobs[id].progress, t).done) press(t);
         expect(owned(at)).toEqual(owned(layout));
         expect(at.jobs[id].progress).toEqual(layout.jobs[id].progress);
       }),
@@ -99,13 +99,13 @@ describe('ticking tasks', () => {
     expect(back.drawer.sundries).toEqual({});
   });
   test('a note stays with its task, done or not; what says nothing is not kept', () => {
-    const noted = change(layout, (draft) => writeNote(draft, id, tasks[0].id, 'clip broke')).layout;
-    expect(keptOf(noted.jobs[id].progress, tasks[0].id)).toEqual({
+    const noted = change(layout, (draft) => writeNote(draft, id, tasks[0], 'clip broke')).layout;
+    expect(keptOf(noted.jobs[id].progress, tasks[0])).toEqual({
       done: false,
       note: 'clip broke',
       taken: [],
     });
-    const empty = change(noted, (draft) => writeNote(draft, id, tasks[0].id, '')).layout;
+    const empty = change(noted, (draft) => writeNote(draft, id, tasks[0], '')).layout;
     expect(empty.jobs[id].progress.tasks).toEqual({});
   });
   test('the next task is the first that is not done', () => {

@@ -2,7 +2,8 @@ import { stringOf } from '../study/string-needs';
 import type { StringRecord } from '../document/moving-record';
 import { wireOf } from '../part/wire';
 import { formatQuantity } from '../quantity/format';
-import { cutLong, soldColour, wiringTable, type WiringRow } from './wiring-table';
+import { soldColour } from '../assembly/passing';
+import { cutLong, wiringTable, type WiringRow } from './wiring-table';
 import type { Bench } from '../study/bench';
 import type { JobCore } from '../document/job-record';
 

@@ -22,6 +22,13 @@ export const rideRecord = z.looseObject({
   kilometresPerHour: z.number().min(0.5).max(500),
 });
 
+/** A place in a job, in millimetres: from its left end, from its middle towards the far side, above rail or ground. */
+export const seatRecord = z.looseObject({
+  alongMillimetres: z.number().min(-5000).max(5000),
+  acrossMillimetres: z.number().min(-5000).max(5000),
+  heightMillimetres: z.number().min(-500).max(2000),
+});
+
 const patchRecord = z.looseObject({
   op: z.enum(['replace', 'remove', 'add']),
   path: z.array(z.union([z.string(), z.number()])),
@@ -49,6 +56,8 @@ export const jobCore = {
   /** What its leads go through, and the wire they are. */
   passages: z.record(z.string(), passageRecord),
   wires: z.looseObject({ lamps: z.enum(wireNames), feed: z.enum(wireNames) }),
+  /** Where parts sit that have no lamp, by their id; what is not named lies where the kind has its wiring. */
+  seats: z.record(z.string(), seatRecord).optional(),
   progress: progressRecord,
   variants: z.record(z.string(), variantRecord),
 };

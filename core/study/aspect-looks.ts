@@ -9,7 +9,7 @@ import { tints } from '../part/tint';
 import { ASPECT, type Phase } from '../supply/state';
 import { Solver } from './solver';
 import { usualState } from './states';
-import type { Spot } from '../assembly/laying';
+import type { Spot } from '../assembly/spot';
 import type { DieReading } from './readings';
 import type { Bench } from './bench';
 

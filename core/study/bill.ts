@@ -24,6 +24,7 @@ const PRICES = {
   bulb: 0.8,
   decoder: 25,
   motor: 6,
+  pad: 0.05,
 } as const;
 
 const cellsPrice = (supply: Supply): number =>
@@ -74,6 +75,8 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
       return PRICES.motor;
     case 'tester':
       return 0;
+    case 'junction':
+      return part.form === 'pad' ? PRICES.pad : 0;
   }
 }
 

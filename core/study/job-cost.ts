@@ -12,7 +12,7 @@ export function costOfJob(bench: Bench): number {
   const { assembly } = asWired(bench);
   const string = stringOf(job);
   const besides = [
-    ...joinNeeds(job),
+    ...joinNeeds(bench),
     ...pickupNeeds(bench),
     ...cellNeeds(bench).holders,
     ...(string ? stringNeeds(string) : []),

@@ -1,6 +1,6 @@
-import { isScenery } from '../document/scenery-record';
-import { wiringOf } from '../kinds/wirings';
-import type { AnyJob } from '../document/layout';
+import { asWired } from './wired';
+import { wayBetween } from './wired/spots';
+import type { Bench } from './bench';
 import type { SoldNeed } from './string-needs';
 
 /** Goods that lamps are joined by, with typical prices (common practice, no source). */
@@ -10,31 +10,34 @@ const RAIL_METRE_PRICE = 0.4;
 /** A rail goes on beyond its last lamp at either end, in millimetres. */
 const RAIL_BEYOND = 100;
 
-/** Screws for both leads of each lamp of a piece of scenery, or the two bare wires of its rail; nothing elsewhere. */
-export function joinNeeds(job: AnyJob): SoldNeed[] {
-  if (!isScenery(job)) return [];
-  const lamps = Object.keys(job.lamps);
-  if (lamps.length === 0) return [];
-  if (job.hookUp === 'strip')
-    return [
-      {
-        key: `terminal-strip:${STRIP_WAYS}`,
-        name: `Terminal strip, ${STRIP_WAYS} ways`,
-        count: Math.ceil((2 * lamps.length) / STRIP_WAYS),
-        priceEach: STRIP_PRICE,
-      },
-    ];
-  if (job.hookUp !== 'rail') return [];
-  // On a rail a lamp's leads are short wherever it stands; where it stands is told as of a strip.
-  const stood = { ...job, hookUp: 'strip' as const };
-  const along = lamps.map((id) => wiringOf(job.kind).spotOf(stood, id).along);
-  const metres = (Math.max(...along) - Math.min(...along) + 2 * RAIL_BEYOND) / 1000;
+/** Screws for the leads that meet on terminal strips, or the two bare wires of a rail; nothing elsewhere. */
+export function joinNeeds(bench: Bench): SoldNeed[] {
+  const { parts, leads } = asWired(bench).assembly;
+  const junctions = parts.flatMap((p) => (p.kind === 'junction' ? [p] : []));
+  const strips = new Set(junctions.filter((p) => p.form === 'strip').map((p) => p.id));
+  const ends = leads.flatMap((l) => [l.from, l.to].filter((t) => strips.has(t.part))).length;
+  const rails = junctions.flatMap((p) => (p.form === 'rail' && p.taps ? [p.taps] : []));
+  const metres = rails.reduce((sum, [a, b]) => sum + (wayBetween(a, b) + 2 * RAIL_BEYOND) / 1000, 0);
   return [
-    {
-      key: 'rail-wire',
-      name: 'Bare copper wire for a rail, 1 m',
-      count: Math.ceil(2 * metres),
-      priceEach: RAIL_METRE_PRICE,
-    },
+    ...(ends > 0
+      ? [
+          {
+            key: `terminal-strip:${STRIP_WAYS}`,
+            name: `Terminal strip, ${STRIP_WAYS} ways`,
+            count: Math.ceil(ends / STRIP_WAYS),
+            priceEach: STRIP_PRICE,
+          },
+        ]
+      : []),
+    ...(metres > 0
+      ? [
+          {
+            key: 'rail-wire',
+            name: 'Bare copper wire for a rail, 1 m',
+            count: Math.ceil(metres - 1e-9),
+            priceEach: RAIL_METRE_PRICE,
+          },
+        ]
+      : []),
   ];
 }

@@ -25,6 +25,9 @@ export function sortOf(part: Part): StockSort | null {
     case 'rails':
     case 'tester':
       return null;
+    // A long wire is cut from the reel; rails and strips are counted by their length and their screws.
+    case 'junction':
+      return part.form === 'pad' ? { key: 'pad', name: 'Common pad, copper-clad or strip-board' } : null;
     case 'resistor':
       return {
         key: `resistor:${plain(part.ohms)}:${plain(part.ratedWatts)}`,

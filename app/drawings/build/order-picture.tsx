@@ -47,7 +47,7 @@ export function OrderPicture(props: PictureProps) {
       )}
       <ol className={stale ? 'task-list stale' : 'task-list'} aria-label="Order of work">
         {tasks.map((t, i) => {
-          const { done, note } = keptOf(job.progress, t.id);
+          const { done, note } = keptOf(job.progress, t);
           return (
             <TaskRow
               key={t.id}
@@ -149,7 +149,7 @@ function TaskMore({ task, names, jobId, note }: TaskMoreProps) {
         text={note}
         most={400}
         lines={2}
-        onCommit={(text) => edit('Note of a task', (draft) => writeNote(draft, jobId, task.id, text))}
+        onCommit={(text) => edit('Note of a task', (draft) => writeNote(draft, jobId, task, text))}
       />
     </div>
   );

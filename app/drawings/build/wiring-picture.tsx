@@ -78,7 +78,7 @@ export function WiringPicture({ jobId, job, solved }: PictureProps) {
           [
             'Cut',
             (r) =>
-              r.direct ? 'leg to leg' : formatQuantity(r.cutMillimetres, 'millimetre', { significant: 4 }),
+              r.direct ? 'its own leg' : formatQuantity(r.cutMillimetres, 'millimetre', { significant: 4 }),
             (r) => (r.direct ? 0 : r.cutMillimetres),
           ],
           ['Through', (r) => r.through.join(', ') || '—'],

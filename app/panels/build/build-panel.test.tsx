@@ -66,7 +66,7 @@ describe('the order, to be ticked', () => {
     const solder = tasks().findIndex((t) => t.uses.some((u) => u.key === 'lamp:white-warm'));
     const before = layoutNow().drawer.sundries.warm.count;
     fireEvent.click(boxes[solder]);
-    expect(keptOf(layoutNow().jobs[id].progress, tasks()[solder].id).done).toBe(true);
+    expect(keptOf(layoutNow().jobs[id].progress, tasks()[solder]).done).toBe(true);
     expect(layoutNow().drawer.sundries.warm.count).toBe(before - 4);
     rerender(
       <MemoryRouter>
@@ -86,7 +86,7 @@ describe('the order, to be ticked', () => {
     const note = within(open).getByLabelText('Note');
     fireEvent.change(note, { target: { value: 'use the 1.9 bit' } });
     fireEvent.blur(note);
-    expect(keptOf(layoutNow().jobs[id].progress, tasks()[drill].id).note).toBe('use the 1.9 bit');
+    expect(keptOf(layoutNow().jobs[id].progress, tasks()[drill]).note).toBe('use the 1.9 bit');
   });
 });
 
@@ -155,7 +155,7 @@ describe('at the bench', () => {
     fireEvent.keyDown(document.body, { key: 'ArrowLeft' });
     expect(step()).toBe(`Step ${black + 1} of ${all.length}`);
     fireEvent.click(screen.getByRole('button', { name: 'Not done after all' }));
-    expect(keptOf(layoutNow().jobs[id].progress, all[black].id).done).toBe(false);
+    expect(keptOf(layoutNow().jobs[id].progress, all[black]).done).toBe(false);
   });
   test('at the end it says so', () => {
     page();

@@ -29,7 +29,7 @@ export function BuildPanel(props: PanelProps) {
   const { answer } = useOrder(props);
   const edit = useLayoutStore((s) => s.edit);
   const tasks = answer?.ok ? answer.order.tasks : [];
-  const done = tasks.filter((t) => keptOf(job.progress, t.id).done).length;
+  const done = tasks.filter((t) => keptOf(job.progress, t).done).length;
   const next = nextTask(tasks, job.progress);
   return (
     <div className="choices">

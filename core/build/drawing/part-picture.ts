@@ -135,6 +135,22 @@ function board(
   };
 }
 
+/** Where wires meet: copper as long as it is shown, with the pickups' wipers or the screws of a strip. */
+function junction({ form, label }: Extract<Part, { kind: 'junction' }>): PartPicture {
+  const long = form === 'wire' || form === 'rail';
+  const width = long ? 260 : form === 'strip' ? 120 : 56;
+  const [half, thick] = [width / 2, long ? 3 : 9];
+  const screws =
+    form === 'strip'
+      ? [-45, -15, 15, 45].map((x) => `<circle cx="${x}" cy="0" r="5" fill="#f1ead6"/>`).join('')
+      : '';
+  const body =
+    form === 'strip'
+      ? `<rect x="${-half}" y="-11" width="${width}" height="22" rx="3" fill="#d5d9db"/>${screws}`
+      : `<rect x="${-half}" y="${-thick}" width="${width}" height="${2 * thick}" rx="2" fill="#d9a25c"/>`;
+  return { width, height: 34, svg: body, legs: legs({ tap: [0, thick, 0, 1] }), words: [label] };
+}
+
 const decoder = (used: ReadonlySet<string>): PartPicture =>
   board(used, {
     terminals: terminalsOf.decoder,
@@ -265,6 +281,8 @@ export function partPicture(
         name: part.label,
         paint: () => null,
       });
+    case 'junction':
+      return junction(part);
     case 'rails':
     case 'tester':
       return {

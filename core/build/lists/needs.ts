@@ -96,7 +96,7 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
     const sleeves = times * (sleevedEnds(making) + 2 * ofString(making.wires).length);
     const { cells, holders } = cellNeeds(bench);
     for (const { key, name, count, priceEach } of [
-      ...joinNeeds(job),
+      ...joinNeeds(bench),
       ...pickupNeeds(bench),
       ...(string ? stringNeeds(string) : []),
       ...cells,

@@ -31,14 +31,19 @@ describe('what jobs need', () => {
     expect(all.map((n) => n.key)).toEqual([...sum.keys()].sort());
     for (const n of all) expect(n.count, n.key).toBeCloseTo(sum.get(n.key)!.count, 9);
   });
-  test('strip and heat-shrink have their lengths: a unit of 12 V strip is 50 mm, a sleeve goes over every joint but those on the lamp itself', () => {
+  test('strip and heat-shrink have their lengths: a unit of 12 V strip is 50 mm, a sleeve goes over every joint but those on the lamp itself, one where a leg meets a leg', () => {
     const needs = needsOf(boatTrain(), ['luggage-van']);
     expect(needs.find((n) => n.key.startsWith('lamp:strip'))!.pieces).toEqual([50]);
     const { leads, parts } = benchOf(boatTrain(), 'luggage-van').assembly;
     const onLamps = leads
       .flatMap((l) => [l.from, l.to])
       .filter((end) => parts.some((p) => p.id === end.part && shines(p)));
-    const ends = 2 * leads.length - onLamps.length;
+    const legged = new Set(
+      parts.filter((p) => /bridge|resistor|electrolytic|limiter/.test(p.kind)).map((p) => p.id),
+    );
+    const legOnLeg = leads.filter((l) => legged.has(l.from.part) && legged.has(l.to.part));
+    expect(legOnLeg.length).toBeGreaterThan(2);
+    const ends = 2 * leads.length - onLamps.length - legOnLeg.length;
     const sleeves = needs.find((n) => n.key === 'shrink')!;
     expect(sleeves.pieces).toHaveLength(ends);
     expect(sleeves.pieces.reduce((a, b) => a + b, 0) / 1000).toBeCloseTo(sleeves.count, 9);

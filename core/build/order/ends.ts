@@ -14,12 +14,14 @@ export interface Ends {
   /** The task that joins an end of a lead; null where it comes joined. */
   taskOf(lead: string, part: string): string | null;
   readonly tasks: ReadonlySet<string>;
-  /** Whether a sleeve goes over what a task joins: not over a lead at a lamp, nor a terminal or plug. */
-  sleeved(task: string): boolean;
+  /** Ends that get a sleeve: not at a lamp, a terminal, a plug or a pad, and one where leg meets leg. */
+  sleeves(task: string): readonly JoinedEnd[];
+  /** How many joints a task makes: leg on leg is one, a wire that goes on none. */
+  joints(task: string): number;
 }
 
 /** Tasks whose joints get no sleeve: on the lamp itself, and in what has terminals of its own. */
-const BARE = /^(leads|along|plug) |^(connect (driver|decoder)|socket)$/;
+const BARE = /^(leads|along|plug) |^(connect (driver|decoder)|socket|strip|rail)$/;
 
 const far = (part: Part): boolean => ['rails', 'decoder', 'driver'].includes(part.kind);
 /** A resistor that a lamp has of its own but that did not pass what the lamp’s leads go through. */
@@ -45,22 +47,31 @@ function taskOf(making: Making, lead: Lead, part: Part): string | null {
   if (isOnBoard(byId, lead)) return null;
   const starts = lead.from.part === part.id;
   const other = byId.get(starts ? lead.to.part : lead.from.part)!;
+  // A long wire of another place is on its lamps first, and joined here when it is through.
+  if (starts && isLongWire(other) && part.place !== null && part.place !== other.place)
+    return `join ${making.groupOf(part.place)}`;
   if (shines(part)) {
-    if (shines(other) && other.place === part.place) return `along ${part.place}`;
+    if (shines(other) && other.place === part.place) return `along ${making.groupOf(part.place!)}`;
     // A lead from lamp to lamp of another place hangs on one of them first; the other waits for it.
-    if (other.place !== null && other.place !== part.place && !starts) return `join ${part.place}`;
+    if (other.place !== null && other.place !== part.place && !starts)
+      return `join ${making.groupOf(part.place!)}`;
     return `leads ${lots.find((l) => l.parts.some((p) => p.id === part.id))!.id}`;
   }
   if (part.kind === 'resistor' && part.place !== null)
     // As with lamps: what comes from another place is joined when its lead is through.
     return other.place !== null && other.place !== part.place && !starts
-      ? `join ${part.place}`
+      ? `join ${making.groupOf(part.place)}`
       : `at-lamp ${firstLike(making, part)}`;
   if (late(part) && part.board === null) return `resistors ${firstLike(making, part)}`;
+  if (part.kind === 'junction') {
+    if (part.place !== null) return `along ${making.groupOf(part.place)}`;
+    if (part.form === 'pickups') return 'connect rails';
+    if (part.form === 'strip' || part.form === 'rail') return part.form;
+  }
   if (part.board !== null) return `plug ${part.board}`;
   if (far(part)) return far(other) ? 'socket' : `connect ${part.kind}`;
   // A part of a line or circuit: with its like on the bench, with what comes from the lamps where it sits.
-  if (other.place !== null) return `join ${other.place}`;
+  if (other.place !== null) return `join ${making.groupOf(other.place)}`;
   return late(other) && other.board === null
     ? `resistors ${firstLike(making, other)}`
     : `make-up ${groupOf(part)}`;
@@ -76,8 +87,22 @@ export const groupOf = (part: Part): string =>
  */
 export function nearAndFar(making: Making, lead: Lead): { readonly near: string; readonly far: string } {
   const [from, to] = [making.byId.get(lead.from.part)!, making.byId.get(lead.to.part)!];
-  const late = (from.place === null && to.place !== null) || (from.kind === 'rails' && to.kind !== 'rails');
+  const late =
+    (from.place === null && to.place !== null) ||
+    (from.kind === 'rails' && to.kind !== 'rails') ||
+    (from.place !== to.place && isLongWire(to));
   return late ? { near: to.id, far: from.id } : { near: from.id, far: to.id };
+}
+
+const isLongWire = (part: Part): boolean => part.kind === 'junction' && part.form === 'wire';
+
+/** Whether an end is that of a long wire itself, which goes on from what leads to it: no joint. */
+export function goesOn({ byId, assembly }: Making, { lead, part }: JoinedEnd): boolean {
+  const on = byId.get(part)!;
+  if (!isLongWire(on)) return false;
+  const { from, to } = assembly.leads.find((l) => l.id === lead)!;
+  const other = byId.get(from.part === part ? to.part : from.part)!;
+  return other.place === null || (other.place !== on.place && to.part === part);
 }
 
 /** Which task joins which ends of a job’s leads. */
@@ -95,16 +120,33 @@ export function endsOf(making: Making): Ends {
       tasks.set(id, ends);
     }
   }
+  const of = (task: string): readonly JoinedEnd[] => tasks.get(task) ?? [];
+  const onPad = (lead: string): boolean => {
+    const { from, to } = making.assembly.leads.find((l) => l.id === lead)!;
+    return [from, to].some((t) => making.byId.get(t.part)!.kind === 'junction');
+  };
+  /** Where both ends of a leg on a leg are joined at once the second is the same joint. */
+  const isSecond = ({ lead }: JoinedEnd, i: number, all: readonly JoinedEnd[]): boolean =>
+    making.direct.has(lead) && all.findIndex((e) => e.lead === lead) < i;
   return {
-    of: (task) => tasks.get(task) ?? [],
+    of,
+    joints: (task) => of(task).filter((e, i, all) => !goesOn(making, e) && !isSecond(e, i, all)).length,
+    sleeves: (task) =>
+      BARE.test(task)
+        ? []
+        : of(task).filter(
+            (e, i, all) =>
+              !isSecond(e, i, all) &&
+              making.byId.get(e.part)!.kind !== 'junction' &&
+              !(making.direct.has(e.lead) && onPad(e.lead)),
+          ),
     taskOf: (lead, part) => byEnd.get(`${lead} ${part}`) ?? null,
     tasks: new Set(tasks.keys()),
-    sleeved: (task) => !BARE.test(task),
   };
 }
 
 /** Joints of a job that get a sleeve, of one of it. */
 export function sleevedEnds(making: Making): number {
   const ends = endsOf(making);
-  return [...ends.tasks].filter((id) => ends.sleeved(id)).reduce((sum, id) => sum + ends.of(id).length, 0);
+  return [...ends.tasks].reduce((sum, id) => sum + ends.sleeves(id).length, 0);
 }

@@ -5,6 +5,7 @@ import { passagesOf, type Passage } from '../../assembly/passages';
 import { asWired } from '../../study/wired';
 import { wiresToLay } from '../string-wiring';
 import { after, fact, type Condition } from './fact';
+import { each, likePassages, likePlaces, namesOf, together } from './like-places';
 import type { JoinedEnd } from './task';
 import type { WiringRow } from '../wiring-table';
 import type { Bench } from '../../study/bench';
@@ -27,13 +28,21 @@ export interface Making {
   readonly facts: OrderFacts<AnyJob>;
   readonly byId: ReadonlyMap<string, Part>;
   readonly lots: readonly Lot[];
-  /** The places its lamps sit in. */
+  /** The places its lamps sit in; and those of them that are worked on together, by the name of the group. */
   readonly places: readonly string[];
+  readonly placeGroups: readonly string[];
+  groupOf(place: string): string;
+  /** What a group of places is called. */
+  placeNames(group: string): string;
   readonly passages: readonly Passage[];
   /** How many of it are built by one sheet. */
   readonly count: number;
   /** Leads that go through a passage. */
   through(passage: string): readonly Lead[];
+  /** Passages that are threaded together, by the name of the group. */
+  readonly passageGroups: readonly string[];
+  /** Leads that are no wire: a leg of a part reaches. */
+  readonly direct: ReadonlySet<string>;
   /** Leads that are cut from wire; the others are legs of parts, or copper. */
   readonly wires: readonly WiringRow[];
   /** That the wire of these ends is cut. */
@@ -61,18 +70,28 @@ export function makingOf(bench: Bench): Making {
     lot.parts.push(part);
     lots.set(key, lot);
   }
-  const wires = wiresToLay(bench).filter((row) => !row.direct);
+  const laid = wiresToLay(bench);
+  const wires = laid.filter((row) => !row.direct);
+  const own = [...lots.values()];
+  const placeGroups = likePlaces(assembly, job, own);
+  const passages = passagesOf(job);
+  const through = (passage: string): Lead[] => assembly.leads.filter((l) => l.through.includes(passage));
   const cutLeads = new Set(wires.map((row) => row.lead));
   return {
     bench,
     assembly,
     facts,
     byId,
-    lots: [...lots.values()],
+    lots: own,
     places: [...new Set(assembly.parts.filter(shines).map((p) => p.place!))],
-    passages: passagesOf(job),
+    placeGroups: placeGroups.map(together),
+    groupOf: (place) => together(placeGroups.find((g) => g.includes(place)) ?? [place]),
+    placeNames: (group) => namesOf(each(group).map((p) => facts.placeName(p))),
+    passages,
+    passageGroups: likePassages(passages, placeGroups, (id) => through(id).length).map(together),
+    direct: new Set(laid.filter((row) => row.direct).map((row) => row.lead)),
     count: job.progress.count,
-    through: (passage) => assembly.leads.filter((l) => l.through.includes(passage)),
+    through,
     wires,
     cut: (joins) =>
       joins

@@ -7,6 +7,7 @@ export const tools = {
   tester: 'bench tester',
   iron: 'soldering iron',
   drill: 'drill in a pin vice',
+  screwdriver: 'small screwdriver',
   file: 'needle file',
   knife: 'knife or cutters',
   heat: 'warm air',
@@ -63,6 +64,8 @@ export interface StockUse {
 export interface Task {
   /** Stable across edits: the trade, and what it is about. */
   readonly id: string;
+  /** Ids of the single tasks it stands for, where like ones are done together; none where it is one. */
+  readonly formerly: readonly string[];
   /** In a few words, as it is read aloud. */
   readonly does: string;
   /** How, with its figures. */
@@ -83,8 +86,8 @@ export interface Task {
   readonly parts: readonly string[];
   readonly lamps: readonly string[];
   readonly joins: readonly JoinedEnd[];
-  /** The passage that is threaded. */
-  readonly threads: string | null;
+  /** The passages that are threaded. */
+  readonly threads: readonly string[];
   readonly caution: CautionName | null;
   readonly uses: readonly StockUse[];
   /** What must be so before, or not yet; what is so after. */
@@ -110,7 +113,8 @@ const blank = {
   parts: [],
   lamps: [],
   joins: [],
-  threads: null,
+  threads: [],
+  formerly: [],
   caution: null,
   uses: [],
   asks: [],

@@ -105,7 +105,7 @@ describe('what a person wrote', () => {
     job.note = hostile;
     job.progress.count = 3;
     tick(draft, displayId, { id: 'test lamp-1', uses: [] }, true);
-    writeNote(draft, displayId, 'test lamp-1', hostile);
+    writeNote(draft, displayId, { id: 'test lamp-1' }, hostile);
   }).layout;
   const sheet = sheetOf(layout, displayId, { findings: [] });
 

@@ -35,7 +35,7 @@ export function sheetTables(sheet: Sheet): SheetTable[] {
           runsOf(like.map((row) => row.label)),
           `${endsTogether(like.map((row) => row.from))} ${r.fromPolarity}`,
           `${endsTogether(like.map((row) => row.to))} ${r.toPolarity}`,
-          r.direct ? 'leg to leg' : r.wire.name,
+          r.direct ? 'its own leg' : r.wire.name,
           r.sold,
           r.direct
             ? ''
@@ -115,7 +115,7 @@ export function sheetTasks({ ordered, progress }: Sheet): SheetTask[] {
   if (!ordered.ok) return [];
   const { tasks } = ordered.order;
   return tasks.map((t, i) => {
-    const { done, note } = keptOf(progress, t.id);
+    const { done, note } = keptOf(progress, t);
     return {
       number: i + 1,
       done,

@@ -10,14 +10,14 @@ export const lampWiring: JobWiring<LampRecord> = {
   runs: 'apart',
   sense: () => 1,
   placeOf: (_, lampId) => lampId,
-  spotOf: ({ lamps, fitting, hookUp }, lampId) => ({
-    along: hookUp === 'rail' ? 0 : lamps[lampId].alongMillimetres,
+  spotOf: ({ lamps, fitting }, lampId) => ({
+    along: lamps[lampId].alongMillimetres,
     across: -fitting.outreachMillimetres,
     height: fitting.heightMillimetres + BOARD,
   }),
-  // Strip, hub or board sit under the first lamp.
-  hubOf: ({ lamps, hookUp }) => ({
-    along: hookUp === 'rail' ? 0 : Math.min(...Object.values(lamps).map((l) => l.alongMillimetres)),
+  // Strip, hub or board sit under the first lamp; a rail begins there.
+  hubOf: ({ lamps }) => ({
+    along: Math.min(...Object.values(lamps).map((l) => l.alongMillimetres)),
     across: 0,
     height: 0,
   }),

@@ -1,5 +1,7 @@
 import { after, fact } from '../fact';
 import { act, type Act } from '../task';
+import { each, formerlyOf } from '../like-places';
+import { heldAlike, inPlaces } from './proof';
 import type { Making } from '../making';
 
 const FIX = 1;
@@ -9,19 +11,21 @@ const TIE = 2;
 const GLUE_DRIES = 20;
 
 /** What cannot be undone comes last: lamps glued, leads tied down, the body closed. */
-export function closingTasks({ bench, facts, places, assembly, count }: Making): Act[] {
+export function closingTasks(making: Making): Act[] {
+  const { bench, facts, places, count } = making;
   const { job } = bench;
   const opening = facts.opening(job);
   const last = opening ? fact.dark : fact.tried;
   const made: Act[] = [];
-  for (const place of places) {
-    const fixing = facts.fixing(job, place);
+  for (const group of heldAlike(making)) {
+    const own = each(group);
+    const fixing = facts.fixing(job, own[0]);
     if (fixing.by !== 'glue') continue;
-    const own = assembly.parts.filter((p) => p.place === place && p.lamp !== null);
-    const lamps = [...new Set(own.flatMap((p) => p.lamp ?? []))];
+    const { parts, lamps } = inPlaces(making, own);
     made.push(
       act({
-        id: `fix ${place}`,
+        id: `fix ${group}`,
+        formerly: formerlyOf('fix', group),
         does: fixing.does,
         says: fixing.says,
         tool: 'glue',
@@ -29,10 +33,13 @@ export function closingTasks({ bench, facts, places, assembly, count }: Making):
         minutes: FIX * lamps.length * count,
         dryMinutes: GLUE_DRIES,
         undone: 'cannot',
-        parts: own.map((p) => p.id),
+        parts,
         lamps,
-        makes: [fact.fixed(place)],
-        asks: [after(last, 'glue is for good'), after(fact.placed(place), 'it is glued as it was seen')],
+        makes: own.map((p) => fact.fixed(p)),
+        asks: [
+          after(last, 'glue is for good'),
+          ...own.map((p) => after(fact.placed(p), 'it is glued as it was seen')),
+        ],
       }),
     );
   }

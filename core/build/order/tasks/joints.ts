@@ -1,4 +1,4 @@
-import { shines, type Part } from '../../../assembly/assembly';
+import type { Part } from '../../../assembly/assembly';
 import { formatQuantity, inSentence, shortOhms } from '../../../quantity/format';
 import { bandWords } from '../../../part/colour-bands';
 import { wattsName } from '../../../part/resistor';
@@ -7,6 +7,7 @@ import { boardsOf } from '../../../assembly/on-board';
 import { boardSort, plugSort, usesOf } from '../../../study/stock';
 import { isFeedPart } from '../../../study/wired';
 import { groupOf, type Ends } from '../ends';
+import { formerlyOf } from '../like-places';
 import { counted as count, times, type Making } from '../making';
 import { after, fact, notYet, type Condition } from '../fact';
 import { hasMotor } from './driver';
@@ -29,13 +30,14 @@ interface JointOf {
   readonly ends: Ends;
   /** What the id of the task is about: a place, a circuit, a line. */
   readonly name: string;
+  readonly task: string;
   readonly joins: readonly JoinedEnd[];
   readonly parts: readonly Part[];
 }
 
 /** What a task of joints says beside what follows from its ends. */
 type Said = Pick<Act, 'does' | 'says'> &
-  Partial<Pick<Act, 'position' | 'caution' | 'uses' | 'asks' | 'makes'>>;
+  Partial<Pick<Act, 'tool' | 'position' | 'caution' | 'uses' | 'asks' | 'makes'>>;
 
 /** "3 × 1k 1/4 W (brown black red gold)", for every value among some parts. */
 function resistorWords(parts: readonly Part[], count: number): string {
@@ -53,8 +55,9 @@ function resistorWords(parts: readonly Part[], count: number): string {
 
 /** "the resistor of Lantern 1", "the resistors of Head lamps A, Head lamps B". */
 function itsResistors(parts: readonly Part[], { bench, count: many }: Making): string {
+  if (parts.length === 1 && many === 1) return `the ${inSentence(parts[0].label)}`;
   const circuits = [...new Set(parts.flatMap((p) => p.circuit ?? []))].map((c) => bench.job.circuits[c].name);
-  return `the resistor${parts.length * many === 1 ? '' : 's'} of ${circuits.join(', ')}`;
+  return `the resistors of ${circuits.join(', ')}`;
 }
 
 /** A part as it is called on the sheet, with its figure. */
@@ -105,10 +108,34 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       uses: usesOf(own, making.count),
     };
   },
-  along: (of) => ({
-    does: `Join the lamps of ${of.making.facts.placeName(of.name)} from one to the next`,
-    says: `${count(of.joins.length / 2, 'wire')}. Lay all the same way round before you join them.`,
-    asks: lotsOf(of),
+  along: (of) => {
+    const wires = of.parts.filter((p) => p.kind === 'junction').length;
+    const place = of.making.placeNames(of.name);
+    return {
+      ...(wires > 0
+        ? {
+            does: `Solder the lamps of ${place} to their ${wires === 1 ? 'long wire' : 'long wires'}`,
+            says: `${count(of.ends.joints(of.task), 'joint')}. The insulation is slit and pushed back 3 mm at each lamp, the wire not cut; ${wires > 1 ? 'bare places of one never beside those of the other, ' : ''}tape over each when it is tested.`,
+          }
+        : {
+            does: `Join the lamps of ${place} from one to the next`,
+            says: `${count(of.joins.length / 2, 'wire')}. Lay all the same way round before you join them.`,
+          }),
+      asks: lotsOf(of),
+    };
+  },
+  strip: ({ making, joins }) => ({
+    does: 'Screw the leads into the terminal strip',
+    says: `${count(joins.length * making.count, 'end')}, one side of the strip for plus, the other for minus; ways of one side are bridged with bare wire. Ends twisted, not tinned: solder creeps under a screw.`,
+    tool: 'screwdriver',
+    position: 'inside',
+    uses: soldUses(joinNeeds(making.bench), making.count),
+  }),
+  rail: ({ making, joins }) => ({
+    does: 'Lay the two copper rails and solder the leads to them',
+    says: `${count(joins.length * making.count, 'end')}. Pinned or stapled under the board, 20 mm apart, plus and minus marked at both their ends.`,
+    position: 'inside',
+    uses: soldUses(joinNeeds(making.bench), making.count),
   }),
   'make-up'({ making, name, parts }) {
     const own = parts.filter((p) => groupOf(p) === name);
@@ -117,7 +144,10 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       (p): p is Extract<Part, { kind: 'regulator' }> => isFeedPart(p) && p.kind === 'regulator',
     );
     return {
-      does: `Make up ${own.map((p) => inSentence(p.label)).join(', ')}`,
+      does:
+        own.length === 1
+          ? `Solder the leads to the ${inSentence(own[0].label)}`
+          : `Solder together ${own.map((p) => inSentence(p.label)).join(', ')}`,
       says: `${[
         ...own.filter((p) => partWords(p) !== p.label).map(partWords),
         `Tin both first${electrolytic ? '; stripe to minus' : ''}`,
@@ -133,9 +163,9 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
     };
   },
   join({ making, ends, name, joins, parts }) {
-    const to = [...new Set(parts.filter((p) => !shines(p)).map((p) => inSentence(p.label)))];
+    const to = [...new Set(parts.filter((p) => p.place === null).map((p) => inSentence(p.label)))];
     return {
-      does: `Join the leads of ${making.facts.placeName(name)}`,
+      does: `Join the leads of ${making.placeNames(name)}`,
       says: `${count(joins.length, 'end')}, to ${to.join(', ') || 'its lamps'}. Shorten each to reach with a loop to spare, first.`,
       position: 'inside',
       asks: [...new Set(parts.filter((p) => p.place === null).map(groupOf))]
@@ -171,7 +201,7 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       does: 'Join the feed',
       says: `${count(joins.length, 'end')}, at ${at}.${resistor}`,
       position: 'inside',
-      uses: soldUses([...joinNeeds(bench.job), ...cellNeeds(bench).holders], making.count),
+      uses: soldUses(cellNeeds(bench).holders, making.count),
       asks: [
         ...(cellsOf(bench).length > 0 ? [notYet(fact.powered, 'no iron comes near a cell')] : []),
         ...(pickupNeeds(bench).length > 0
@@ -243,7 +273,8 @@ export function jointTasks(making: Making, ends: Ends): Act[] {
     if (!Object.hasOwn(joints, sort)) continue;
     const joins = ends.of(id);
     const parts = [...new Set(joins.map((e) => byId.get(e.part)!))];
-    const said = joints[sort]({ making, ends, name: id.slice(sort.length + 1), joins, parts });
+    const name = id.slice(sort.length + 1);
+    const said = joints[sort]({ making, ends, task: id, name, joins, parts });
     const { position = 'bench', asks = [], makes = [] } = said;
     const about = {
       parts: parts.map((p) => p.id),
@@ -251,32 +282,33 @@ export function jointTasks(making: Making, ends: Ends): Act[] {
     };
     const joint = act({
       id,
+      formerly: formerlyOf(sort, name),
       ...about,
+      tool: 'iron',
       ...said,
       position,
-      tool: 'iron',
-      minutes: JOINT * joins.length * many,
+      minutes: JOINT * ends.joints(id) * many,
       joins,
-      caution: said.caution ?? (position === 'bench' ? 'fumes' : inside),
+      caution: said.tool ? null : (said.caution ?? (position === 'bench' ? 'fumes' : inside)),
       makes: [...makes, ...joins.map((e) => fact.joined(e.lead, e.part))],
       asks: [
         ...asks,
         ...making.cut(joins),
-        ...(ends.sleeved(id)
-          ? joins.map((e) => after(fact.sleeved(e.lead, e.part), 'the sleeve does not go over a joint'))
-          : []),
+        ...ends
+          .sleeves(id)
+          .map((e) => after(fact.sleeved(e.lead, e.part), 'the sleeve does not go over a joint')),
         ...(position === 'inside' && facts.opening(bench.job) ? [after(fact.open, 'it is inside')] : []),
       ],
     });
     made.push(joint);
-    if (!ends.sleeved(id)) continue;
+    if (ends.sleeves(id).length === 0) continue;
     // Sleeves of what is joined on the bench go on together; inside the body each when its leads are through.
     const group = position === 'bench' ? ON_BENCH : id;
     sleeves.set(group, [...(sleeves.get(group) ?? []), joint]);
   }
   return [
-    ...[...sleeves].map(([group, own]) => sleeved(group, own, making)),
+    ...[...sleeves].map(([group, own]) => sleeved(group, own, making, ends)),
     ...made,
-    ...shrunk(sleeves, making),
+    ...shrunk(sleeves, making, ends),
   ];
 }

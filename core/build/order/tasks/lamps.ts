@@ -67,11 +67,11 @@ const nameOf = ({ parts }: Lot): string => {
 };
 
 /** Tasks on the bench that bring an iron to a lot. */
-const hot = ({ id, lamps, parts }: Lot, ends: Ends): string[] =>
+const hot = ({ id, lamps, parts }: Lot, { groupOf }: Making, ends: Ends): string[] =>
   [
     `leads ${id}`,
     ...lamps.map((l) => `at-lamp ${l.circuitId}`),
-    ...parts.map((p) => `along ${p.place}`),
+    ...parts.map((p) => `along ${groupOf(p.place!)}`),
   ].filter((task, i, all) => ends.tasks.has(task) && all.indexOf(task) === i);
 
 /** Lamps alike are tested, given leads, tested again and tinted together. */
@@ -83,8 +83,16 @@ export function lampTasks(making: Making, ends: Ends): Act[] {
     const about = { lamps, parts };
     const name = nameOf(lot);
     const joins = ends.of(`leads ${lot.id}`);
-    const heated = hot(lot, ends).flatMap((id) =>
-      ends.of(id).map((e) => ({ ...e, sleeved: ends.sleeved(id) })),
+    /** Those that get leads of ours: of a strip that is not cut its ends, of lamps with a resistor on a leg the other. */
+    const soldered = new Set(joins.map((e) => e.part));
+    const wired = soldered.size * making.count;
+    const oneEach = joins.length === soldered.size;
+    const atLegs = lot.lamps.some((l) => ends.tasks.has(`at-lamp ${l.circuitId}`));
+    const heated = hot(lot, making, ends).flatMap((id) =>
+      ends.of(id).map((e) => ({
+        ...e,
+        sleeved: ends.sleeves(id).some((s) => s.lead === e.lead && s.part === e.part),
+      })),
     );
     const made: Act[] = [
       act({
@@ -106,13 +114,19 @@ export function lampTasks(making: Making, ends: Ends): Act[] {
           id: `leads ${lot.id}`,
           ...about,
           does: lot.bare
-            ? `Solder leads to ${times(many)}${name}`
-            : `Make ready the leads of ${times(many)}${name}`,
-          says: lot.bare
-            ? `Tin wire and lamp first, then touch them together for a second: longer kills the lamp. Tape them in pairs${many > 1 ? ' and label them' : ''}.`
-            : `Bare and tin the ends. Tape them in pairs${many > 1 ? ' and label them' : ''}.`,
+            ? `Solder ${oneEach ? 'a lead' : 'leads'} to ${oneEach && wired > 1 ? 'each of ' : ''}${times(wired)}${name}`
+            : `Make ready the leads of ${times(wired)}${name}`,
+          says: [
+            lot.bare
+              ? 'Tin wire and lamp first, then touch them together for a second: longer kills the lamp.'
+              : 'Bare and tin the ends.',
+            ...(oneEach && atLegs ? ['Its other leg gets the resistor.'] : []),
+            wired > 1 ? 'Label them by the table of wires.' : '',
+          ]
+            .filter((w) => w !== '')
+            .join(' '),
           tool: 'iron',
-          minutes: JOINTS * many,
+          minutes: (JOINTS / 2) * joins.length * making.count,
           caution: 'fumes',
           joins,
           uses: usesOf(lot.parts, making.count),

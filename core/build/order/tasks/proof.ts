@@ -12,6 +12,7 @@ import { isTinted } from './lamps';
 import { hasMotor, isProgrammed } from './driver';
 import { after, fact, notYet, once, type Condition } from '../fact';
 import { act, type Act } from '../task';
+import { each, formerlyOf, together } from '../like-places';
 import type { Ends } from '../ends';
 import type { Making } from '../making';
 import type { Bench } from '../../../study/bench';
@@ -99,11 +100,9 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
     tasks.flatMap((id) =>
       ends.of(id).map((e) => after(fact.joined(e.lead, e.part), 'the circuit is whole only with it')),
     );
-  const shrunk = [...ends.tasks]
-    .filter((id) => ends.sleeved(id))
-    .flatMap((id) =>
-      ends.of(id).map((e) => after(fact.shrunk(e.lead, e.part), 'bare joints touch one another')),
-    );
+  const shrunk = [...ends.tasks].flatMap((id) =>
+    ends.sleeves(id).map((e) => after(fact.shrunk(e.lead, e.part), 'bare joints touch one another')),
+  );
   /** Work on the body that changes the circuit: old diodes bridged or taken out, a string joined. */
   const electric = facts
     .works(bench.layout, bench.job)
@@ -169,7 +168,7 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
         ...shrunk,
       ]),
     }),
-    ...places.map((place): Act => placed(making, place)),
+    ...heldAlike(making).map((group): Act => placed(making, group)),
   ];
   if (opening)
     made.push(
@@ -196,27 +195,29 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
   return made;
 }
 
-/** The lamps of a place where they will be: held for good by what comes off again, else by tape until they are glued. */
-function placed(making: Making, place: string): Act {
-  const { bench, facts, assembly, lots, count } = making;
-  const fixing = facts.fixing(bench.job, place);
-  const own = assembly.parts.filter((p) => p.place === place && p.lamp !== null);
-  const lamps = [...new Set(own.flatMap((p) => p.lamp ?? []))];
+/** The lamps of places alike where they will be: held for good by what comes off again, else by tape until they are glued. */
+function placed(making: Making, group: string): Act {
+  const { bench, facts, lots, count } = making;
+  const places = each(group);
+  const fixing = facts.fixing(bench.job, places[0]);
+  const { parts, lamps } = inPlaces(making, places);
   const glued = fixing.by === 'glue';
   const works = facts
     .works(bench.layout, bench.job)
     .filter((w) => w.lamps.length === 0 || w.lamps.some((l) => lamps.includes(l)));
   const mine = lots.filter((l) => l.lamps.some((x) => lamps.includes(x.id)));
+  const trade = glued ? 'place' : 'fix';
   return act({
-    id: glued ? `place ${place}` : `fix ${place}`,
-    does: glued ? `Dry fit: the lamps of ${facts.placeName(place)}` : fixing.does,
+    id: `${trade} ${group}`,
+    formerly: formerlyOf(trade, group),
+    does: glued ? `Dry fit: ${lampsIn(making, group)}` : fixing.does,
     says: glued ? 'In their places, held by a strip of tape, so that they still come out.' : fixing.says,
     tool: 'hands',
     position: 'inside',
     minutes: (glued ? PLACE : 1) * lamps.length * count,
-    parts: own.map((p) => p.id),
+    parts,
     lamps,
-    makes: [fact.placed(place), ...(glued ? [] : [fact.fixed(place)])],
+    makes: places.flatMap((p) => [fact.placed(p), ...(glued ? [] : [fact.fixed(p)])]),
     asks: [
       after(fact.tried, 'what is in its place is worked on badly'),
       ...works.map((w) =>
@@ -226,4 +227,31 @@ function placed(making: Making, place: string): Act {
       ...mine.filter(isTinted).map((l) => after(fact.tinted(l.id), 'it is painted while it lies free')),
     ],
   });
+}
+
+/** "the lamps of end A", "all 6 lamps". */
+function lampsIn(making: Making, group: string): string {
+  const { lamps } = inPlaces(making, each(group));
+  const all = Object.keys(making.bench.job.lamps).length;
+  if (lamps.length === all) return all === 1 ? 'the lamp' : `all ${all} lamps`;
+  return `the lamps of ${making.placeNames(group)}`;
+}
+
+/** What sits in some places: its parts and its lamps. */
+export function inPlaces(
+  { assembly }: Making,
+  places: readonly string[],
+): { readonly parts: string[]; readonly lamps: string[] } {
+  const own = assembly.parts.filter((p) => p.place !== null && places.includes(p.place) && p.lamp !== null);
+  return { parts: own.map((p) => p.id), lamps: [...new Set(own.flatMap((p) => p.lamp ?? []))] };
+}
+
+/** Places whose lamps are held in the same words, together. */
+export function heldAlike({ places, facts, bench }: Making): string[] {
+  const by = new Map<string, string[]>();
+  for (const place of places) {
+    const { does, says } = facts.fixing(bench.job, place);
+    by.set(does + says, [...(by.get(does + says) ?? []), place]);
+  }
+  return [...by.values()].map(together);
 }

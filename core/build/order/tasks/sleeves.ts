@@ -4,6 +4,7 @@ import { after, fact, once } from '../fact';
 import { counted, type Making } from '../making';
 import { act, type Act } from '../task';
 import { sleeveUse, wireUses } from '../wire-use';
+import type { Ends } from '../ends';
 
 /** Minutes to cut and mark a wire, to slide on a sleeve and to shrink it (common practice, no source). */
 const CUT = 0.5;
@@ -19,7 +20,7 @@ export function cutTask({ wires, count: many }: Making): Act[] {
     act({
       id: 'cut',
       does: `Cut ${counted(wires.length * many, 'wire')} to length, and label both ends`,
-      says: 'By the table of wires: long, to be shortened where they are joined. Bare 2 mm at each end.',
+      says: 'By the table of wires; what goes to another place is long, to be shortened where it is joined. Bare 2 mm at each end.',
       tool: 'knife',
       minutes: CUT * wires.length * many,
       caution: 'eyes',
@@ -30,14 +31,15 @@ export function cutTask({ wires, count: many }: Making): Act[] {
 }
 
 /** The sleeves for joints, slid on together. */
-export function sleeved(group: string, joints: readonly Act[], making: Making): Act {
+export function sleeved(group: string, joints: readonly Act[], making: Making, ends: Ends): Act {
   const { count: many, assembly } = making;
-  const joins = joints.flatMap((t) => t.joins);
+  const joins = joints.flatMap((t) => ends.sleeves(t.id));
   const pieces = joins.length * many;
   const bench = group === ON_BENCH;
   const leads = new Map(assembly.leads.map((l) => [l.id, l]));
   return act({
     id: `sleeve ${group}`,
+    formerly: joints.flatMap((t) => t.formerly.map((f) => `sleeve ${f}`)),
     does: bench
       ? 'Slide heat-shrink on, before the bench joints'
       : `Slide heat-shrink on, before you ${inSentence(joints[0].does)}`,
@@ -68,13 +70,14 @@ export function sleeved(group: string, joints: readonly Act[], making: Making): 
 export function shrunk(
   sleeves: ReadonlyMap<string, readonly Act[]>,
   { count: many, facts, bench }: Making,
+  ends: Ends,
 ): Act[] {
   const groups = [
     ['bench', [...(sleeves.get(ON_BENCH) ?? [])]],
     ['inside', [...sleeves].filter(([g]) => g !== ON_BENCH).flatMap(([, own]) => own)],
   ] as const;
   return groups.flatMap(([name, own]) => {
-    const joins = own.flatMap((t) => t.joins);
+    const joins = own.flatMap((t) => ends.sleeves(t.id));
     if (joins.length === 0) return [];
     const pieces = joins.length * many;
     return [

@@ -6,6 +6,7 @@ import { after, fact, notYet, once, type Condition } from '../fact';
 import { nearAndFar, type Ends } from '../ends';
 import { times, type Making } from '../making';
 import { act, type Act } from '../task';
+import { each, formerlyOf, namesOf } from '../like-places';
 import { isMade } from './body';
 import type { Lead, Part } from '../../../assembly/assembly';
 
@@ -40,7 +41,10 @@ function asked(
     const first = ends.taskOf(lead.id, near);
     if (first) {
       asks.push(after(fact.joined(lead.id, near), 'the lead has its near end joined before it is threaded'));
-      if (ends.sleeved(first) && first.startsWith('at-lamp'))
+      if (
+        ends.sleeves(first).some((e) => e.lead === lead.id && e.part === near) &&
+        first.startsWith('at-lamp')
+      )
         asks.push(after(fact.shrunk(lead.id, near), 'the sleeve goes through with it'));
     }
     if (ends.taskOf(lead.id, far))
@@ -72,16 +76,22 @@ function asked(
 export function threadingTasks(making: Making, ends: Ends): Act[] {
   const { bench, byId, count } = making;
   const made: Act[] = [];
-  for (const passage of making.passages) {
-    const leads = making.through(passage.id);
+  for (const group of making.passageGroups) {
+    const own = making.passages.filter((p) => each(group).includes(p.id));
+    const led = own.map((passage) => ({ passage, leads: making.through(passage.id) }));
+    const leads = led.flatMap((l) => l.leads);
     if (leads.length === 0) continue;
-    const lamps = new Set(leads.flatMap((l) => [l.from, l.to].flatMap((t) => byId.get(t.part)!.lamp ?? [])));
-    const id = `thread ${passage.id}`;
+    const [passage] = own;
+    const lampsOf = (of: readonly Lead[]): Set<string> =>
+      new Set(of.flatMap((l) => [l.from, l.to].flatMap((t) => byId.get(t.part)!.lamp ?? [])));
+    const lamps = lampsOf(leads);
     const many = leads.length * count;
+    const name = namesOf(own.map((p) => inSentence(p.name)));
     made.push(
       act({
-        id,
-        does: `Thread ${times(many)}${many === 1 ? 'the lead' : 'leads'} through: ${inSentence(passage.name)}`,
+        id: `thread ${group}`,
+        formerly: formerlyOf('thread', group),
+        does: `Thread ${times(many)}${many === 1 ? 'the lead' : 'leads'} through: ${name}`,
         says: `${passageKinds[passage.kind]} of ${mm(passage.boreMillimetres)}: the insulated wire alone, its far end free. ${wireOfLead(bench.job, leads[0]).name}.`,
         tool: 'hands',
         position: 'inside',
@@ -89,25 +99,28 @@ export function threadingTasks(making: Making, ends: Ends): Act[] {
         // The far ends hang free: what they go to may still be in the post.
         parts: [...new Set(leads.map((l) => nearAndFar(making, l).near))],
         lamps: [...lamps],
-        threads: passage.id,
-        makes: leads.map((l) => fact.through(l.id, passage.id)),
-        asks: once(asked(making, ends, passage, leads, lamps)),
+        threads: own.map((p) => p.id),
+        makes: led.flatMap((l) => l.leads.map((lead) => fact.through(lead.id, l.passage.id))),
+        asks: once(led.flatMap((l) => asked(making, ends, l.passage, l.leads, lampsOf(l.leads)))),
       }),
     );
     if (passage.kind !== 'tube') continue;
     made.push(
       act({
-        id: `base ${passage.id}`,
-        does: `Put the base on: ${inSentence(passage.name)}`,
+        id: `base ${group}`,
+        formerly: formerlyOf('base', group),
+        does: `Put the base on: ${name}`,
         says: 'Over the wires, before anything is joined below it.',
         tool: 'hands',
         position: 'inside',
-        minutes: BASE * count,
+        minutes: BASE * own.length * count,
         lamps: [...lamps],
-        makes: [fact.based(passage.id)],
+        makes: own.map((p) => fact.based(p.id)),
         asks: once([
-          ...leads.map((l) =>
-            after(fact.through(l.id, passage.id), 'the wires come out of its lower end first'),
+          ...led.flatMap((of) =>
+            of.leads.map((l) =>
+              after(fact.through(l.id, of.passage.id), 'the wires come out of its lower end first'),
+            ),
           ),
           ...leads.flatMap((l) => {
             const { far } = nearAndFar(making, l);

@@ -1,12 +1,12 @@
-import { driverOf } from '../document/aspect-record';
-import { threaded } from '../assembly/passages';
-import { ratingFor, ratedVoltsSold } from '../part/electrolytic';
-import { formatQuantity } from '../quantity/format';
-import { supplyKind } from '../supply';
-import type { Assembly, Lead, Part, Terminal } from '../assembly/assembly';
-import type { DriverRecord } from '../document/driver-record';
-import type { Bench } from './bench';
-import type { WireRole } from '../document/wire-legend';
+import { driverOf } from '../../document/aspect-record';
+import { ratingFor, ratedVoltsSold } from '../../part/electrolytic';
+import { formatQuantity } from '../../quantity/format';
+import { supplyKind } from '../../supply';
+import type { Assembly, Lead, Part, Terminal } from '../../assembly/assembly';
+import type { DriverRecord } from '../../document/driver-record';
+import type { Bench } from '../bench';
+import type { JobCore } from '../../document/job-record';
+import type { WireRole } from '../../document/wire-legend';
 
 /** Drivers that are put together by hand, with what stands before them; others have it on their board. */
 const madeByHand: readonly DriverRecord['kind'][] = ['pins', 'matrix', 'flasher', 'timer'];
@@ -17,6 +17,9 @@ const BOARD_VOLTS = 5;
 const BORNE_VOLTS = 0.5;
 /** A small converter wants so much over what it gives (typical, from memory). */
 const DROPOUT_VOLTS = 1.5;
+
+/** Whether what drives the lamps of a job is put together by hand, from parts and pins. */
+export const isMadeByHand = (job: JobCore): boolean => madeByHand.includes(driverOf(job)?.kind as never);
 
 /** Ids of what stands before a driver. */
 const feedParts = {
@@ -32,15 +35,13 @@ export const isFeedPart = ({ id }: Pick<Part, 'id'>): boolean =>
 const t = (part: string, terminal: string): Terminal => ({ part, terminal });
 
 /**
- * A job as it is wired by hand: before a driver that is put together stand a bridge, a reservoir and a
- * converter to what its board bears, each with its leads. It is solved with all of them inside the driver.
+ * What feeds a driver that is put together by hand: before it stand a bridge, a reservoir and a converter to
+ * what its board bears, each with its leads. It is solved with all of them inside the driver.
  */
-export function asWired(bench: Bench): Bench {
-  const { assembly, job, supply } = bench;
+export function withDriverFeed({ assembly, job, supply }: Bench): Assembly {
   const record = driverOf(job);
   const driver = assembly.parts.find((p) => p.kind === 'driver');
-  if (!record || driver?.kind !== 'driver' || !madeByHand.includes(record.kind)) return bench;
-  if (assembly.parts.some(isFeedPart)) return bench;
+  if (!record || driver?.kind !== 'driver' || !madeByHand.includes(record.kind)) return assembly;
   const kind = supplyKind(supply);
   const highest = kind.highestVolts(supply);
   const feeds = assembly.leads.filter((l) => isFeed(l, driver.id));
@@ -107,7 +108,7 @@ export function asWired(bench: Bench): Bench {
     feed(id, 'in', 'common');
     [plus, minus] = [t(id, 'out'), t(id, 'common')];
   }
-  if (parts.length === 0) return bench;
+  if (parts.length === 0) return assembly;
   feed(driver.id, 'right', 'left');
   // Lamps that do not run on the board's own volts hang before its converter.
   const before = driver.ownVolts === null || driver.commonAtFeed === true;
@@ -115,18 +116,11 @@ export function asWired(bench: Bench): Bench {
     before && driver.switches === 'minus' && end.part === driver.id && end.terminal === 'common'
       ? lampsAt
       : end;
-  const all = [...assembly.parts, ...parts];
   const rest = assembly.leads.filter((l) => !feeds.includes(l));
   return {
-    ...bench,
-    assembly: {
-      ...assembly,
-      parts: all,
-      leads: [
-        ...threaded(leads, all, job),
-        ...rest.map((l) => ({ ...l, from: moved(l.from), to: moved(l.to) })),
-      ],
-    },
+    ...assembly,
+    parts: [...assembly.parts, ...parts],
+    leads: [...leads, ...rest.map((l) => ({ ...l, from: moved(l.from), to: moved(l.to) }))],
   };
 }
 
@@ -134,15 +128,6 @@ export function asWired(bench: Bench): Bench {
 const isFeed = ({ from, to }: Lead, driver: string): boolean =>
   [from, to].some((e) => e.part === driver && (e.terminal === 'right' || e.terminal === 'left'));
 
-/**
- * What of the assembly that is solved is joined, when so much of it as wired is: a lead that is the same in
- * both when it is, what feeds the driver when all before it is.
- */
-export function asSolved(solved: Assembly, wired: Assembly, joined: Assembly): Assembly {
-  if (solved === wired) return joined;
-  const there = new Set(joined.leads.map((l) => l.id));
-  const known = new Set(wired.leads.map((l) => l.id));
-  const own = new Set(solved.leads.map((l) => l.id));
-  const fed = wired.leads.every((l) => own.has(l.id) || there.has(l.id));
-  return { ...solved, leads: solved.leads.filter((l) => (known.has(l.id) ? there.has(l.id) : fed)) };
-}
+/** A terminal where plus of the lamps of a driver lies that is fed so: what its converter begins with, else its own. */
+export const lampsPlusOf = ({ parts }: Assembly, driver: string): Terminal =>
+  parts.some((p) => p.id === feedParts.converter) ? t(feedParts.converter, 'in') : t(driver, 'right');
