@@ -4,6 +4,7 @@ import { anyJobIn } from '../../core/document/jobs';
 import { passageKinds, usualPassage, type PassageKind } from '../../core/document/passage-record';
 import { freeId } from '../../core/document/usual-supply';
 import { wiringOf } from '../../core/kinds/wirings';
+import { asWired } from '../../core/study/wired';
 import { formatQuantity } from '../../core/quantity/format';
 import { CheckField } from '../fields/check-field';
 import { NumberField } from '../fields/number-field';
@@ -35,7 +36,7 @@ export function PassageFields({ jobId, job, solved }: PanelProps) {
     { value: 'all', label: 'all lamps' },
     { value: 'feed', label: 'the feed' },
   ];
-  const passing = passingOf(solved.bench.assembly, job);
+  const passing = passingOf(asWired(solved.bench).assembly, job);
   return (
     <div className="passages">
       {passing.map(({ passage, leads, needsMillimetres }) => {

@@ -119,6 +119,7 @@ function ownPolarity(part: Part, terminal: string, lead: Lead): Polarity {
     if (pin && reverseOf(part, pin.id) !== null) return '~';
     return (pin?.switches ?? part.switches) === (pin ? 'minus' : 'plus') ? '−' : '+';
   }
+  if (part.kind === 'decoder' && terminal.startsWith('out')) return part.switches === 'minus' ? '−' : '+';
   if (terminal === 'anode' || terminal === 'plus' || terminal === 'blue') return '+';
   if (terminal === 'cathode' || terminal === 'minus' || terminal === 'common') return '−';
   if (lead.role === 'plus') return '+';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { alreadyRecord } from './already-record';
 import { decoderRecord } from './decoder-record';
 import { legendRecord } from './legend-record';
 import { passageRecord } from './passage-record';
@@ -56,6 +57,8 @@ export const jobCore = {
   /** What its leads go through, and the wire they are. */
   passages: z.record(z.string(), passageRecord),
   wires: z.looseObject({ lamps: z.enum(wireNames), feed: z.enum(wireNames) }),
+  /** What is in the model before anything is done to it. */
+  already: z.record(z.string(), alreadyRecord).optional(),
   /** Where parts sit that have no lamp, by their id; what is not named lies where the kind has its wiring. */
   seats: z.record(z.string(), seatRecord).optional(),
   progress: progressRecord,

@@ -4,6 +4,7 @@ import { passingOf, type Passing } from '../assembly/passing';
 import { formatQuantity, inSentence } from '../quantity/format';
 import { nextDrill } from '../part/drill';
 import { bundleMillimetres, wireNames, wireOf } from '../part/wire';
+import { asWired } from '../study/wired';
 import { rule, type Cure } from './finding';
 
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 2 });
@@ -12,8 +13,8 @@ const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { si
 export const doesNotPass = rule({
   id: 'does-not-pass',
   needs: ['laid'],
-  judge: ({ assembly, job, jobId }) =>
-    passingOf(assembly, job)
+  judge: (bench) =>
+    passingOf(asWired(bench).assembly, bench.job)
       .filter((p) => p.needsMillimetres > p.passage.boreMillimetres + 1e-9)
       .map((p) => {
         const { passage, leads, needsMillimetres } = p;
@@ -27,11 +28,11 @@ export const doesNotPass = rule({
             : `${leads.length} leads laid together are ${mm(needsMillimetres)} thick; ${inSentence(passage.name)} is ${mm(passage.boreMillimetres)} at its narrowest.`,
           reason: carries
             ? 'Bare wire goes through; a plug, a resistor or a board is joined after it has been threaded.'
-            : 'Round wires never lie without gaps between them: so many of thickness d take d times the root of 1.3 times their number.',
-          paths: [['jobs', jobId, 'passages', passage.id]],
+            : 'Round wires never lie without gaps between them: two take twice their thickness, three 2.16 times, seven three times.',
+          paths: [['jobs', bench.jobId, 'passages', passage.id]],
           terminals: [],
           figures: [{ is: passage.boreMillimetres, limit: needsMillimetres, unit: 'millimetre' as const }],
-          cures: cures(jobId, p),
+          cures: cures(bench.jobId, p),
         };
       }),
 });

@@ -46,7 +46,7 @@ export function priceOf(part: Part, layout: Layout, supply: Supply): number {
     case 'bridge':
       return part.loose ? PRICES.looseDiodes : PRICES.mouldedBridge;
     case 'diode':
-      return PRICES.diode;
+      return part.role === 'steering' ? 0 : PRICES.diode;
     case 'resistor': {
       const own = Object.values(layout.drawer.resistors).find((r) => r.ohms === part.ohms);
       return own?.price ?? PRICES.resistor + PRICES.resistorWatt * Math.max(0, part.ratedWatts - 0.25);

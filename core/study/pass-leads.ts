@@ -1,8 +1,9 @@
-import { assemble } from '../assembly/assemble';
 import { passingOf, type Passing } from '../assembly/passing';
 import { legends } from '../document/wire-legend';
 import { nextDrill } from '../part/drill';
 import { wireNames, wireOf, type WireName } from '../part/wire';
+import { benchOf } from './bench';
+import { asWired } from './wired';
 import type { Layout } from '../document/layout';
 
 /** What somebody drills: it is made as wide as it has to be. What is bought hollow, or moves, is as wide as it is. */
@@ -18,7 +19,7 @@ const tight = ({ needsMillimetres, passage }: Passing): boolean =>
  */
 export function passLeads(layout: Layout, jobId: string): void {
   const job = layout.jobs[jobId];
-  const assembly = assemble(layout, jobId);
+  const { assembly } = asWired(benchOf(layout, jobId));
   const now = (): Passing[] => passingOf(assembly, job).filter(tight);
   const inTubes = (): boolean => now().some((p) => !DRILLED.has(p.passage.kind));
   const set = job.wires as { lamps: WireName; feed: WireName };

@@ -55,6 +55,8 @@ export function sortOf(part: Part): StockSort | null {
         ? { key: `diode:${part.diode}`, name: `Diode, ${part.diode}` }
         : { key: `bridge:${part.diode}`, name: `Bridge rectifier, ${part.diode}` };
     case 'diode':
+      // The old steering diode is in the model.
+      if (part.role === 'steering') return null;
       return { key: `diode:${part.diode}`, name: `Diode, ${part.diode}` };
     case 'regulator':
       if (isFeedPart(part)) return { key: `converter:${plain(part.outVolts)}`, name: part.label };

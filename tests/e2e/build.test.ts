@@ -24,7 +24,8 @@ describe('building, as a new user would', () => {
     await expect.poll(() => paper.locator('ol.tasks li').count()).toBeGreaterThan(20);
     expect(await paper.locator('svg.wiring').count()).toBe(1);
     const titles = await paper.locator('h2').allInnerTexts();
-    for (const title of ['As it is wired', 'Tools', 'Wires', 'The shortest proof', 'What it takes', 'To cut'])
+    expect(titles.some((t) => t.startsWith('Wires'))).toBe(true);
+    for (const title of ['As it is wired', 'The shortest proof', 'What it takes, and lengths to cut'])
       expect(titles).toContain(title);
     // Nothing of the frame is printed.
     await page.emulateMedia({ media: 'print' });

@@ -41,8 +41,14 @@ export function ShoppingTable({ list, currency, name, stale }: ShoppingTableProp
           ['Needed', (l) => amountWords(l.key, l.count), (l) => l.count],
           ['Spare', (l) => (l.spares > 0 ? amountWords(l.key, l.spares) : '—')],
           [
-            'In the drawer',
-            (l) => (l.owned > 0 ? `${amountWords(l.key, l.owned)} ${l.kept}` : '—'),
+            'There is',
+            (l) =>
+              [
+                l.owned > 0 ? `${amountWords(l.key, l.owned)} ${l.kept}`.trim() : '',
+                l.there > 0 ? `${l.there} in the model` : '',
+              ]
+                .filter((w) => w !== '')
+                .join('; ') || '—',
             (l) => l.kept,
           ],
           [

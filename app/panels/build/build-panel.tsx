@@ -23,6 +23,11 @@ const PassageFields = lazy(async () => ({
   default: (await import('../passage-fields')).PassageFields,
 }));
 
+const AlreadyFields = lazy(async () => ({
+  default: (await import('./already-fields')).AlreadyFields,
+}));
+const SeatFields = lazy(async () => ({ default: (await import('./seat-fields')).SeatFields }));
+
 /** How far the building is, what comes next, how many are built at once; wire and what it goes through. */
 export function BuildPanel(props: PanelProps) {
   const { jobId, job } = props;
@@ -95,6 +100,16 @@ export function BuildPanel(props: PanelProps) {
           edit('Wire of the feed', (draft) => void (anyJobIn(draft, jobId).wires.feed = wire))
         }
       />
+      <More label="What is in the model already">
+        <Suspense fallback={null}>
+          <AlreadyFields {...props} />
+        </Suspense>
+      </More>
+      <More label="Where things sit">
+        <Suspense fallback={null}>
+          <SeatFields {...props} />
+        </Suspense>
+      </More>
       <More label="What leads go through">
         <Suspense fallback={null}>
           <PassageFields {...props} />

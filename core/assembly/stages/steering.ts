@@ -3,7 +3,7 @@ import type { Stage } from './stage';
 
 export const steering: Stage<'steering'> = {
   kind: 'steering',
-  name: 'Steering diode',
+  name: 'Old steering diode',
   rectifies: false,
   lay(line, { id, left, lets }) {
     if (left === 'removed') return;

@@ -135,20 +135,30 @@ function board(
   };
 }
 
-/** Where wires meet: copper as long as it is shown, with the pickups' wipers or the screws of a strip. */
+/** Wire or rail that is tapped along its way, across the whole drawing. */
+export const longPicture = (label: string, width: number): PartPicture => ({
+  width,
+  height: 10,
+  svg: `<rect x="${-width / 2}" y="-3" width="${width}" height="6" rx="2" fill="#d9a25c"/>`,
+  legs: legs({ tap: [0, 0, 0, 1] }),
+  words: [label],
+});
+
+/** Where wires meet: a pad, screws of a strip, the pickups of a second bogie. */
 function junction({ form, label }: Extract<Part, { kind: 'junction' }>): PartPicture {
-  const long = form === 'wire' || form === 'rail';
-  const width = long ? 260 : form === 'strip' ? 120 : 56;
-  const [half, thick] = [width / 2, long ? 3 : 9];
-  const screws =
+  const width = form === 'strip' ? 120 : 56;
+  const screws = [-45, -15, 15, 45].map((x) => `<circle cx="${x}" cy="0" r="5" fill="#f1ead6"/>`).join('');
+  const svg =
     form === 'strip'
-      ? [-45, -15, 15, 45].map((x) => `<circle cx="${x}" cy="0" r="5" fill="#f1ead6"/>`).join('')
-      : '';
-  const body =
-    form === 'strip'
-      ? `<rect x="${-half}" y="-11" width="${width}" height="22" rx="3" fill="#d5d9db"/>${screws}`
-      : `<rect x="${-half}" y="${-thick}" width="${width}" height="${2 * thick}" rx="2" fill="#d9a25c"/>`;
-  return { width, height: 34, svg: body, legs: legs({ tap: [0, thick, 0, 1] }), words: [label] };
+      ? `<rect x="${-width / 2}" y="-11" width="${width}" height="22" rx="3" fill="#d5d9db"/>${screws}`
+      : `<rect x="${-width / 2}" y="-9" width="${width}" height="18" rx="2" fill="#d9a25c"/>`;
+  return {
+    width,
+    height: 34,
+    svg,
+    legs: legs({ tap: [0, 9, 0, 1] }),
+    words: label.replace(')', '').split(/ \(|, /),
+  };
 }
 
 const decoder = (used: ReadonlySet<string>): PartPicture =>

@@ -1,11 +1,11 @@
 import { asWired } from '../../study/wired';
-import { shines, terminalKey, type Part } from '../../assembly/assembly';
+import { shines, terminalKey, type Part, type Terminal } from '../../assembly/assembly';
 import { orderFactsOf } from '../../kinds/orders';
 import { wiringOf } from '../../kinds/wirings';
 import { boughtBoards, type BoughtBoardName } from '../../part/bought-board';
 import { wirePaint, type WireColour } from '../../part/wire-colour';
 import { isSteady, wiringTable } from '../wiring-table';
-import { escaped, partPicture, upright, type Leg, type PartPicture } from './part-picture';
+import { escaped, longPicture, partPicture, upright, type Leg, type PartPicture } from './part-picture';
 import type { Bench } from '../../study/bench';
 
 /** A part where it is drawn. */
@@ -41,7 +41,8 @@ export interface WiringDrawing {
 /** Room for a part and its words; between rows for wires. */
 const GAP = 26;
 const WORDS = 14;
-const ROW_GAP = 62;
+const ROW_GAP = 56;
+const LEG_GAP = 24;
 const MARGIN = 18;
 /** A lamp's name takes so much; a label on a wire is so large, and has no use for more room than this. */
 const LABEL = 74;
@@ -70,8 +71,11 @@ function rowsOf(
     rows.push(chunk);
     rows.push(chunk.flatMap((l) => own.get(l.lamp!) ?? []));
   }
+  // Long wires and rails lie right below the lamps that tap them, each across the whole.
+  for (const long of assembly.parts.filter(isLong)) rows.push([long]);
   const shared = assembly.parts.filter(
-    (p) => p.lamp === null && p.board === null && !['rails', 'decoder', 'driver'].includes(p.kind),
+    (p) =>
+      p.lamp === null && p.board === null && !isLong(p) && !['rails', 'decoder', 'driver'].includes(p.kind),
   );
   // What comes on a board lies together, within its outline.
   const onBoard = assembly.parts.filter((p) => p.lamp === null && p.board !== null);
@@ -95,6 +99,10 @@ function rowsOf(
   return rows.filter((r) => r.length > 0);
 }
 
+/** Whether a part is wire that is tapped along its way. */
+const isLong = (part: Part): boolean =>
+  part.kind === 'junction' && (part.form === 'wire' || part.form === 'rail');
+
 /** Breaks parts into rows no wider than there is room, each about as long as the others. */
 function lines(parts: readonly Part[], width: number, pictures: ReadonlyMap<string, PartPicture>): Part[][] {
   if (parts.length === 0) return [];
@@ -104,6 +112,13 @@ function lines(parts: readonly Part[], width: number, pictures: ReadonlyMap<stri
   return Array.from({ length: Math.ceil(parts.length / each) }, (_, i) =>
     parts.slice(i * each, (i + 1) * each),
   );
+}
+
+/** Room below a row for its wires: little where a leg goes on below its lamp, or a wire lies beside another. */
+function gapBelow([first]: readonly Part[], next: readonly Part[] | undefined): number {
+  if (!next) return 0;
+  const onLeg = shines(first) && next[0].kind === 'resistor' && next[0].lamp !== null;
+  return onLeg || (isLong(first) && isLong(next[0])) ? LEG_GAP : ROW_GAP;
 }
 
 /** Where a label goes: on its wire, as far from parts and other labels as it can be. */
@@ -153,7 +168,9 @@ export function wiringDrawing(solved: Bench, width = USUAL_WIDTH): WiringDrawing
     assembly.parts.map((p) => {
       const body = shines(p) ? facts.lampBody(bench.job, p.lamp!) : null;
       const keepsSides = steady || (p.kind === 'rails' && p.beside !== null);
-      const picture = partPicture(p, used.get(p.id) ?? new Set(), body, keepsSides);
+      const picture = isLong(p)
+        ? longPicture(p.label, width - 2 * MARGIN)
+        : partPicture(p, used.get(p.id) ?? new Set(), body, keepsSides);
       return [p.id, p.kind === 'resistor' && p.lamp !== null ? upright(picture) : picture] as const;
     }),
   );
@@ -161,34 +178,46 @@ export function wiringDrawing(solved: Bench, width = USUAL_WIDTH): WiringDrawing
   const parts: DrawnPart[] = [];
   let top = MARGIN;
   let widest = width;
-  for (const row of rowsOf(bench, width, pictures)) {
+  const tapped = assembly.parts.some(isLong);
+  let lampRows = 0;
+  const drawn = rowsOf(bench, width, pictures);
+  for (const [n, row] of drawn.entries()) {
     const total = row.reduce((sum, p) => sum + pictures.get(p.id)!.width, 0);
     const height = Math.max(...row.map((p) => pictures.get(p.id)!.height + wordsHeight(pictures.get(p.id)!)));
     const gap = Math.max(GAP / 2, (width - total) / (row.length + 1));
-    let x = gap;
+    // Where lamps of several rows tap a long wire, the rows are set off against one another.
+    const off = tapped && shines(row[0]) ? (lampRows++ % 2 === 0 ? -gap / 4 : gap / 4 + 11) : 0;
+    let x = gap + off;
     for (const part of row) {
       const picture = pictures.get(part.id)!;
       const y = top + wordsHeight(picture) + picture.height / 2;
       // What a lamp has of its own stands beneath it.
       const under = shines(part) || part.lamp === null ? undefined : lampX.get(part.lamp);
-      const at = under ?? x + picture.width / 2;
+      const at = under ?? (isLong(part) ? width / 2 : x + picture.width / 2);
       if (shines(part)) lampX.set(part.lamp!, at);
       parts.push({ part, picture, x: at, y });
       x += picture.width + gap;
     }
     widest = Math.max(widest, x);
-    top += height + ROW_GAP;
+    top += height + gapBelow(row, drawn.at(n + 1));
   }
   const places = new Map(parts.map((p) => [p.part.id, p]));
-  const legOf = (t: { part: string; terminal: string }): Leg => {
-    const { picture, x, y } = places.get(t.part)!;
+  const legOf = (t: Terminal, other: Terminal): Leg => {
+    const { part, picture, x, y } = places.get(t.part)!;
+    const to = places.get(other.part)!;
+    // A long wire is tapped where what taps it is, from the side it is on.
+    if (isLong(part) && !isLong(to.part)) {
+      const half = picture.width / 2;
+      const tap = to.x + (to.picture.legs.get(other.terminal)?.x ?? 0);
+      return { x: Math.min(Math.max(tap, x - half), x + half), y, dx: 0, dy: Math.sign(to.y - y) };
+    }
     const leg = picture.legs.get(t.terminal) ?? { x: 0, y: 0, dx: 0, dy: 1 };
     return { ...leg, x: x + leg.x, y: y + leg.y };
   };
   const rows = wiringTable(bench);
   const points: ((t: number) => { x: number; y: number })[] = [];
   const wires = assembly.leads.map((lead, i): Omit<DrawnWire, 'middle'> => {
-    const [from, to] = [legOf(lead.from), legOf(lead.to)];
+    const [from, to] = [legOf(lead.from, lead.to), legOf(lead.to, lead.from)];
     const reach = Math.max(26, Math.min(120, Math.hypot(from.x - to.x, from.y - to.y) / 2));
     const c1 = { x: from.x + from.dx * reach, y: from.y + from.dy * reach };
     const c2 = { x: to.x + to.dx * reach, y: to.y + to.dy * reach };
@@ -210,7 +239,7 @@ export function wiringDrawing(solved: Bench, width = USUAL_WIDTH): WiringDrawing
       path: `M${n(from.x)} ${n(from.y)}C${n(c1.x)} ${n(c1.y)} ${n(c2.x)} ${n(c2.y)} ${n(to.x)} ${n(to.y)}`,
     };
   });
-  return { width: widest, height: top - ROW_GAP + MARGIN + 30, parts, wires: labelled(wires, points, parts) };
+  return { width: widest, height: top + MARGIN, parts, wires: labelled(wires, points, parts) };
 }
 
 /** The outline of each board that is bought whole, with its name, round the parts that come on it. */

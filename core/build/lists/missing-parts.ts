@@ -1,4 +1,5 @@
 import { boardsOf } from '../../assembly/on-board';
+import { thereAlready } from '../../study/already';
 import { boardSort, ownedOf, sortOf, takenOf, usesOf } from '../../study/stock';
 import { asWired } from '../../study/wired';
 import type { Layout } from '../../document/layout';
@@ -16,10 +17,13 @@ export function missingParts(layout: Layout, bench: Bench): Set<string> {
     ...usesOf(assembly.parts, times).map((u) => [u.key, u.count] as const),
     ...[...boards.values()].map((b) => [b.sort.key, b.count] as const),
   ]);
+  const there = thereAlready(job, assembly.parts);
   return new Set(
     assembly.parts.flatMap((part) => {
       const sort = part.board === null ? sortOf(part) : (boards.get(part.board)?.sort ?? null);
-      return sort && ownedOf(layout, sort.key) + takenOf(layout, job, sort.key) < needed.get(sort.key)!
+      return sort &&
+        ownedOf(layout, sort.key) + takenOf(layout, job, sort.key) + times * (there.get(sort.key) ?? 0) <
+          needed.get(sort.key)!
         ? [part.id]
         : [];
     }),

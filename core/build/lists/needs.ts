@@ -1,9 +1,11 @@
 import { orderFactsOf } from '../../kinds/orders';
-import { lampBodies } from '../../part/lamp-body';
+import { lampBodies, type LampBodyName } from '../../part/lamp-body';
+import { inSentence } from '../../quantity/format';
 import { shines } from '../../assembly/assembly';
 import { asWired } from '../../study/wired';
 import { benchOf } from '../../study/bench';
 import { boardsOf } from '../../assembly/on-board';
+import { thereAlready } from '../../study/already';
 import { boardPrice, ownPrice, plugPrice, priceOf } from '../../study/bill';
 import { cellNeeds } from '../../study/cell-needs';
 import { pickupNeeds } from '../../study/pickup-needs';
@@ -29,6 +31,8 @@ export interface NeedOf {
   readonly key: string;
   readonly name: string;
   readonly count: number;
+  /** In the models already, and used again. */
+  readonly there: number;
   /** Bought over what is needed. */
   readonly spares: number;
   readonly priceEach: number;
@@ -54,7 +58,7 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
     spares: number,
     pieces: number[],
   ): void => {
-    const known = needs.get(of.key) ?? { ...of, count: 0, spares: 0, pieces: [] };
+    const known = needs.get(of.key) ?? { ...of, count: 0, there: 0, spares: 0, pieces: [] };
     needs.set(of.key, {
       ...known,
       count: known.count + count,
@@ -62,6 +66,8 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
       pieces: [...known.pieces, ...pieces],
     });
   };
+  /** Bodies that lamps of a sort come in, where they are known. */
+  const bodies = new Map<string, Map<LampBodyName, number>>();
   for (const jobId of jobIds) {
     const bench = benchOf(layout, jobId);
     const { job, supply } = bench;
@@ -75,6 +81,10 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
       const sort = sortOf(part);
       if (!sort) continue;
       const body = shines(part) ? facts.lampBody(job, part.lamp!) : null;
+      if (body) {
+        const of = bodies.get(sort.key) ?? new Map<LampBodyName, number>();
+        bodies.set(sort.key, of.set(body, (of.get(body) ?? 0) + times));
+      }
       const share = shines(part) ? (body ? lampBodies[body].spareShare : USUAL_SPARES) : 0;
       const pieces = piecesOf(part);
       // Units of strip are cut from a reel; cut marks between them fall together.
@@ -85,6 +95,10 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
         share * times * pieces,
         unit === null ? [] : Array.from({ length: times }, () => unit),
       );
+    }
+    for (const [key, count] of thereAlready(job, assembly.parts)) {
+      const need = needs.get(key)!;
+      need.there += times * count;
     }
     for (const board of boardsOf(assembly)) {
       const [whole, plug] = [boardSort(board), plugSort(board)];
@@ -123,7 +137,11 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
       );
   }
   return [...needs.values()]
-    .map((n) => ({ ...n, spares: Math.ceil(n.spares - 1e-9) }))
+    .map((n) => ({
+      ...n,
+      name: withBodies(n.name, bodies.get(n.key)),
+      spares: Math.ceil(n.spares - 1e-9),
+    }))
     .sort((a, b) => (a.key < b.key ? -1 : 1));
 }
 
@@ -142,4 +160,11 @@ export function builtOf(
     },
     { lamps: 0, jobs: 0 },
   );
+}
+
+/** "Lamp red, 2 mm tower", "Lamp red, 2 as 2 mm tower, 2 as chip 0603". */
+function withBodies(name: string, bodies: ReadonlyMap<LampBodyName, number> | undefined): string {
+  if (!bodies) return name;
+  const each = [...bodies].map(([body, count]) => ({ word: inSentence(lampBodies[body].name), count }));
+  return `${name}, ${each.map((b) => (each.length > 1 ? `${b.count} as ${b.word}` : b.word)).join(', ')}`;
 }

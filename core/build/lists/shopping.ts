@@ -74,9 +74,9 @@ export function shoppingList(layout: Layout, jobIds: readonly string[]): Shoppin
   const lines = needs.map((need): ShoppingLine => {
     const owned = ownedOf(layout, need.key);
     const taken = jobIds.reduce((sum, id) => sum + takenOf(layout, layout.jobs[id], need.key), 0);
-    const short = Math.max(0, need.count + need.spares - owned - taken);
+    const short = Math.max(0, need.count - need.there + need.spares - owned - taken);
     const packSize = packSizeOf(need.key);
-    const count = Math.ceil(short / packSize - 1e-9);
+    const count = Math.max(0, Math.ceil(short / packSize - 1e-9));
     return {
       ...need,
       owned,
@@ -94,7 +94,7 @@ export function shoppingList(layout: Layout, jobIds: readonly string[]): Shoppin
   const partsPrice = round(lines.reduce((sum, l) => sum + l.price, 0));
   const deliveryPrice = partsPrice > 0 ? DELIVERY : 0;
   const { lamps, jobs } = builtOf(layout, jobIds);
-  const worth = needs.reduce((sum, n) => sum + n.count * n.priceEach, 0);
+  const worth = needs.reduce((sum, n) => sum + (n.count - n.there) * n.priceEach, 0);
   return {
     lines,
     partsPrice,

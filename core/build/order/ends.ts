@@ -78,8 +78,10 @@ function taskOf(making: Making, lead: Lead, part: Part): string | null {
 }
 
 /** What a part at the hub is made up with. */
-export const groupOf = (part: Part): string =>
-  isFeedPart(part) ? 'feed' : (part.line ?? part.circuit ?? part.id);
+export const groupOf = (part: Part): string => {
+  if (part.kind === 'junction') return 'pads';
+  return isFeedPart(part) ? 'feed' : (part.line ?? part.circuit ?? part.id);
+};
 
 /**
  * The end of a lead that is joined before it is threaded, and the one that waits: lamps first, the

@@ -1,8 +1,7 @@
-import { shines, type Assembly } from '../../assembly/assembly';
+import { shines, type Assembly, type Part } from '../../assembly/assembly';
 import { passagesOf, type Passage } from '../../assembly/passages';
 import { EACH_PLACE } from '../../document/passage-record';
 import type { JobCore } from '../../document/job-record';
-import type { Lot } from './making';
 
 /** Stands between the names of what is done together. */
 const AND = '+';
@@ -41,7 +40,7 @@ const grouped = (names: readonly string[], like: (name: string) => string): stri
 export function likePlaces(
   { parts, leads }: Assembly,
   job: Pick<JobCore, 'passages'>,
-  lots: readonly Lot[],
+  lots: readonly { readonly parts: readonly Pick<Part, 'place'>[] }[],
 ): string[][] {
   const byId = new Map(parts.map((p) => [p.id, p]));
   const places = [...new Set(parts.filter(shines).map((p) => p.place!))];

@@ -10,7 +10,8 @@ import type { JoinedEnd } from './task';
 import type { WiringRow } from '../wiring-table';
 import type { Bench } from '../../study/bench';
 import type { LampCore } from '../../document/lamp-record';
-import type { OrderFacts } from './order-facts';
+import { alreadyWorks } from './already-works';
+import type { BodyWork, OrderFacts } from './order-facts';
 import type { AnyJob } from '../../document/layout';
 
 /** Lamps alike, prepared together. */
@@ -26,6 +27,8 @@ export interface Making {
   readonly bench: Bench;
   readonly assembly: Assembly;
   readonly facts: OrderFacts<AnyJob>;
+  /** Work on the body, with what things cost that are in the model already. */
+  readonly works: readonly BodyWork[];
   readonly byId: ReadonlyMap<string, Part>;
   readonly lots: readonly Lot[];
   /** The places its lamps sit in; and those of them that are worked on together, by the name of the group. */
@@ -81,6 +84,7 @@ export function makingOf(bench: Bench): Making {
     bench,
     assembly,
     facts,
+    works: [...alreadyWorks(job), ...facts.works(bench.layout, job)],
     byId,
     lots: own,
     places: [...new Set(assembly.parts.filter(shines).map((p) => p.place!))],

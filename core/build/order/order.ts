@@ -14,7 +14,7 @@ import { driverTasks, pickupTasks } from './tasks/driver';
 import { asSolved, asWired } from '../../study/wired';
 import { assemblyAt } from './replay';
 import { after, fact, type Fact } from './fact';
-import { withParts, withString } from './wire-use';
+import { withoutThere, withParts, withString } from './wire-use';
 import type { Bench } from '../../study/bench';
 import type { Act, Task } from './task';
 
@@ -51,12 +51,12 @@ export function tasksOf(bench: Bench): Act[] {
     ...proofTasks(making, ends, sound),
     ...closingTasks(making),
   ]);
-  return withParts(making, acts);
+  return withoutThere(making, withParts(making, acts));
 }
 
 /** What a job’s leads have to pass and cannot. */
-function collisionsOf({ assembly, job }: Bench): Collision[] {
-  return passingOf(assembly, job)
+function collisionsOf(bench: Bench): Collision[] {
+  return passingOf(asWired(bench).assembly, bench.job)
     .filter((p) => p.needsMillimetres > p.passage.boreMillimetres + 1e-9)
     .map(({ passage, leads, bundleMillimetres, needsMillimetres }) => ({
       facts: [

@@ -1,4 +1,5 @@
 import { SLEEVE_MILLIMETRES, shrinkSort, sortOf, usesOf, wireSort } from '../../study/stock';
+import { thereAlready } from '../../study/already';
 import { stringNeeds, stringOf, type SoldNeed } from '../../study/string-needs';
 import { after, fact } from './fact';
 import type { Making } from './making';
@@ -72,4 +73,18 @@ export function withParts({ assembly, count }: Making, acts: readonly Act[]): Ac
     for (const key of own) left.set(key, 0);
     return { ...act, uses: [...act.uses, ...uses] };
   });
+}
+
+/** What is in the model already is not taken from stock: the first tasks that use its sort use so much less. */
+export function withoutThere({ bench: { job }, assembly, count }: Making, acts: readonly Act[]): Act[] {
+  const left = new Map([...thereAlready(job, assembly.parts)].map(([key, n]) => [key, n * count]));
+  if (left.size === 0) return [...acts];
+  return acts.map((act) => ({
+    ...act,
+    uses: act.uses.flatMap(({ key, count: many }): StockUse[] => {
+      const less = Math.min(many, left.get(key) ?? 0);
+      left.set(key, (left.get(key) ?? 0) - less);
+      return many - less > 0 ? [{ key, count: many - less }] : [];
+    }),
+  }));
 }

@@ -7,31 +7,34 @@ import { priceWords, sheetTables, sheetTasks } from './tables';
 
 /** How a sheet looks, on A4 and Letter alike, in black on white. */
 export const sheetStyle = `
-.paper{font:11pt/1.35 'IBM Plex Sans',sans-serif;color:#111;background:#fff;max-width:190mm;margin:0 auto}
-.paper h1{font:600 20pt/1.15 Archivo,sans-serif;margin:0 0 2mm}
-.paper h2{font:600 13pt/1.2 Archivo,sans-serif;margin:7mm 0 2mm;break-after:avoid}
+.paper{font:8.8pt/1.25 'IBM Plex Sans',sans-serif;color:#111;background:#fff;max-width:190mm;margin:0 auto}
+.paper h1{font:600 17pt/1.15 Archivo,sans-serif;margin:0 0 2mm}
+.paper h2{font:600 11pt/1.2 Archivo,sans-serif;margin:3mm 0 1mm;break-after:avoid}
 .paper p{margin:0 0 2mm}
-.paper table{border-collapse:collapse;width:100%;font-size:9.5pt}
-.paper th,.paper td{border:0.3mm solid #999;padding:0.8mm 1.4mm;text-align:left;vertical-align:top}
+.paper table{border-collapse:collapse;width:100%;font-size:7.8pt}
+.paper th,.paper td{border:0.3mm solid #999;padding:0.35mm 1.2mm;text-align:left;vertical-align:top}
 .paper thead{display:table-header-group}
 .paper tr,.paper li,.paper figure{break-inside:avoid}
 .paper .warnings h2{margin:3mm 0 1mm}
 .paper .warnings ul{margin:0;padding-left:5mm}
 .paper .warnings.stop{border:1mm solid #111;padding:1mm 4mm 2mm;margin:3mm 0}
 .paper .warnings.stop h2{margin-top:1mm}
-.paper .cautions{border:0.6mm solid #111;padding:2mm 4mm;margin:3mm 0;list-style:none}
-.paper ol.tasks{list-style:none;margin:0;padding:0}
-.paper ol.tasks li{display:grid;grid-template-columns:6mm 8mm 1fr;gap:2mm;padding:1.2mm 0;border-bottom:0.2mm solid #bbb}
+.paper .cautions{border:0.6mm solid #111;padding:1mm 3mm;margin:2mm 0;list-style:none}
+.paper .cautions li{display:inline}
+.paper .cautions li+li::before{content:' · '}
+.paper ol.tasks{list-style:none;margin:0;padding:0;columns:2;column-gap:6mm}
+.paper ol.tasks li{display:grid;grid-template-columns:5mm 5mm 1fr;gap:1.5mm;padding:0.5mm 0;border-bottom:0.2mm solid #bbb}
 .paper .box{width:4.4mm;height:4.4mm;border:0.4mm solid #111;text-align:center;font:700 10pt/4.4mm sans-serif}
 .paper .number{font-weight:600;text-align:right}
-.paper .small{font-size:9pt;color:#444}
-.paper .wiring{max-width:100%;height:auto}
+.paper .small{font-size:8pt;color:#444}
+.paper .wiring{max-width:100%;height:auto;max-height:108mm;display:block;margin:0 auto}
 .paper .strip{display:flex;flex-wrap:wrap;gap:0}
-.paper .strip span{border:0.2mm dashed #777;min-width:7mm;padding:0.6mm 1mm;text-align:center;font-weight:600}
+.paper .strip span{border:0.2mm dashed #777;min-width:5.5mm;padding:0.4mm 0.8mm;text-align:center;font-weight:600}
 .paper .strip .name{min-width:60mm}
-.paper figure{margin:0 0 4mm}
+.paper figure{margin:0 0 2mm}
 .paper .plug-svg{max-width:100%;height:auto}
-@page{margin:12mm}
+@media (max-width:640px){.paper ol.tasks{columns:1}}
+@page{margin:10mm}
 @media print{.paper{max-width:none}}
 `;
 
@@ -85,8 +88,7 @@ export function sheetBody(sheet: Sheet): string {
       ...sheet.plug.map((svg) => `<figure>${svg}</figure>`),
     );
   out.push(
-    '<h2>Tools</h2>',
-    `<p>${sheet.tools.map((t) => escaped(t.without ? `${t.name} (without one: ${t.without})` : t.name)).join('; ')}.</p>`,
+    `<p><b>Tools:</b> ${sheet.tools.map((t) => escaped(t.without ? `${t.name} (without one: ${t.without})` : t.name)).join('; ')}.</p>`,
   );
   for (const { title, head, rows } of sheetTables(sheet))
     out.push(

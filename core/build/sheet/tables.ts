@@ -2,9 +2,9 @@ import { tools, type Task } from '../order/task';
 import { minuteWords } from '../order/minutes';
 import { keptOf } from '../progress';
 import { soldByLength } from '../../study/stock';
-import { formatQuantity } from '../../quantity/format';
+import { formatQuantity, inSentence } from '../../quantity/format';
 import type { WiringRow } from '../wiring-table';
-import type { Sheet } from './sheet';
+import type { LengthCuts, Sheet } from './sheet';
 
 /** A table of the sheet: a head and rows, in words. */
 export interface SheetTable {
@@ -26,25 +26,7 @@ export const priceWords = (price: number, currency: string): string => `${price.
 export function sheetTables(sheet: Sheet): SheetTable[] {
   const { wiring, functions, shopping, cuts, currency, proof } = sheet;
   const tables: SheetTable[] = [
-    {
-      title: 'Wires',
-      head: ['No.', 'From', 'To', 'Wire', 'Colour', 'Cut', 'Through', 'Means'],
-      rows: likeWires(wiring).map((like) => {
-        const [r] = like;
-        return [
-          runsOf(like.map((row) => row.label)),
-          `${endsTogether(like.map((row) => row.from))} ${r.fromPolarity}`,
-          `${endsTogether(like.map((row) => row.to))} ${r.toPolarity}`,
-          r.direct ? 'its own leg' : r.wire.name,
-          r.sold,
-          r.direct
-            ? ''
-            : `${like.length > 1 ? `${like.length} × ` : ''}${mm(r.cutMillimetres)}${r.assumed ? ', to suit' : ''}`,
-          r.through.join(', '),
-          r.means,
-        ];
-      }),
-    },
+    wiresTable(wiring),
     {
       title: 'Functions',
       head: ['Function', 'Pad', 'Wire', 'Lamps', 'Brightness', 'Effect'],
@@ -65,30 +47,58 @@ export function sheetTables(sheet: Sheet): SheetTable[] {
       rows: (proof?.touches ?? []).map((t) => [t.does, t.sees]),
     },
     {
-      title: 'What it takes',
-      head: ['Part', 'Needed', 'Spare', 'In the drawer', 'To get', 'Price'],
+      title: 'What it takes, and lengths to cut',
+      head: ['Part', 'Needed', 'Spare', 'There is', 'To get', 'Price', 'Lengths'],
       rows: shopping.lines.map((l) => [
         l.name,
         amountWords(l.key, l.count),
         l.spares > 0 ? amountWords(l.key, l.spares) : '',
-        l.owned > 0 ? `${amountWords(l.key, l.owned)}${l.kept === '' ? '' : `, ${l.kept}`}` : '',
+        [
+          l.owned > 0 ? `${amountWords(l.key, l.owned)}${l.kept === '' ? '' : `, ${l.kept}`}` : '',
+          l.there > 0 ? `${l.there} in the model` : '',
+        ]
+          .filter((w) => w !== '')
+          .join('; '),
         l.packs > 0 ? `${l.packs} × ${amountWords(l.key, l.packSize)}` : '',
         l.packs > 0 ? priceWords(l.price, currency) : '',
-      ]),
-    },
-    {
-      title: 'To cut',
-      head: ['What', 'In all', 'From', 'Lengths', 'Waste'],
-      rows: cuts.map((c) => [
-        c.name,
-        lengthOf(1000 * c.metres),
-        `${c.plan.cuts.length} × ${Number((c.stockMillimetres / 1000).toFixed(2))} m`,
-        lengthWords(c.plan.cuts.flatMap((cut) => cut.pieces)),
-        mm(c.plan.wasteMillimetres),
+        cutWords(cuts.find((c) => c.name === l.name)),
       ]),
     },
   ];
   return tables.filter((t) => t.rows.length > 0);
+}
+
+/** Lengths to cut, and from how many of what it is sold in, where one is not enough. */
+function cutWords(cut: LengthCuts | undefined): string {
+  if (!cut) return '';
+  const lengths = lengthWords(cut.plan.cuts.flatMap((c) => c.pieces));
+  const many = cut.plan.cuts.length;
+  return many > 1
+    ? `${lengths}; from ${many} lengths of ${lengthOf(cut.stockMillimetres)}, waste ${mm(cut.plan.wasteMillimetres)}`
+    : lengths;
+}
+
+/** Wires with their ends; the sort of wire once above them where it is one. */
+function wiresTable(wiring: readonly WiringRow[]): SheetTable {
+  const sorts = [...new Set(wiring.filter((r) => !r.direct).map((r) => r.wire.name))];
+  const own = sorts.length > 1;
+  return {
+    title: own || sorts.length === 0 ? 'Wires' : `Wires: ${inSentence(sorts[0])}`,
+    head: ['No.', 'From', 'To', ...(own ? ['Wire'] : []), 'Colour', 'Cut', 'Through'],
+    rows: likeWires(wiring).map((like) => {
+      const [r] = like;
+      const cut = `${like.length > 1 ? `${like.length} × ` : ''}${mm(r.cutMillimetres)}${r.assumed ? ', to suit' : ''}`;
+      return [
+        runsOf(like.map((row) => row.label)),
+        `${endsTogether(like.map((row) => row.from))} ${r.fromPolarity}`,
+        `${endsTogether(like.map((row) => row.to))} ${r.toPolarity}`,
+        ...(own ? [r.direct ? '' : r.wire.name] : []),
+        r.direct ? r.means : `${r.sold}, ${r.means}`,
+        r.direct ? 'own leg' : cut,
+        r.through.join(', '),
+      ];
+    }),
+  };
 }
 
 /** "4 × 120 mm, 85 mm", longest first. */
@@ -114,19 +124,28 @@ export interface SheetTask {
 export function sheetTasks({ ordered, progress }: Sheet): SheetTask[] {
   if (!ordered.ok) return [];
   const { tasks } = ordered.order;
+  const told = new Set<string>();
   return tasks.map((t, i) => {
     const { done, note } = keptOf(progress, t);
     return {
       number: i + 1,
       done,
       does: t.does,
-      says: t.says,
+      says: toldOnce(t.says, told),
       tool: tools[t.tool],
       figures: `${minuteWords(t.minutes)}${t.dryMinutes > 0 ? `, then ${minuteWords(t.dryMinutes)} to dry${meanwhile(tasks, i)}` : ''}`,
       note,
       final: t.undone === 'cannot',
     };
   });
+}
+
+/** A text without the sentences that an earlier step has told, which hold for this one too; whole where nothing else is left. */
+function toldOnce(text: string, told: Set<string>): string {
+  const sentences = text.split(/(?<=[.!?]) (?=[A-Z])/);
+  const fresh = sentences.filter((s) => !told.has(s));
+  for (const s of sentences) told.add(s);
+  return (fresh.length > 0 ? fresh : sentences).join(' ');
 }
 
 /** What an end is called, and where on it the wire goes. */

@@ -71,7 +71,7 @@ export function withSecondBogie(assembly: Assembly, { job, supply }: Bench): Ass
         id: `pickups ${side}`,
         kind: 'junction',
         form: 'pickups',
-        label: `Pickups of the second bogie (truck), ${wireRoleNames[side]}`,
+        label: `Second bogie, ${wireRoleNames[side]}`,
         taps: [spot, spot],
         path: ['jobs', assembly.jobId, 'pickups'],
       })),

@@ -52,7 +52,7 @@ export function withPads(assembly: Assembly, job: AnyJob): Assembly {
       id,
       kind: 'junction',
       form: 'pad',
-      label: `Common pad (${wireRoleNames[role]})`,
+      label: `Common pad (${/^out\d/.test(end.terminal) ? end.terminal.replace('out', 'output ') : wireRoleNames[role]})`,
       taps: null,
       path: part.path,
       line: part.line,

@@ -136,7 +136,7 @@ describe('lengths', () => {
     expect(unsaid.every((f) => f.assumed)).toBe(true);
   });
   test('a coach that collects at both bogies has the lead between them, as long as they are apart', () => {
-    const rows = wiringTable(benchOf(boatTrain(), coach)).filter((r) => /second bogie/.test(r.to));
+    const rows = wiringTable(benchOf(boatTrain(), coach)).filter((r) => /Second bogie/.test(r.to));
     const { pickups } = boatTrain().jobs[coach] as unknown as { pickups: { baseMillimetres: number } };
     expect(rows.map((r) => r.sold)).toEqual(['red', 'black']);
     for (const r of rows) {

@@ -1,6 +1,7 @@
 import { passageKinds, EACH_PLACE, type PassageKind } from '../../../document/passage-record';
 import { formatQuantity, inSentence } from '../../../quantity/format';
-import { after, fact } from '../fact';
+import { after, fact, type Condition } from '../fact';
+import { ALREADY } from '../already-works';
 import { times, type Making } from '../making';
 import { act, type Act } from '../task';
 import type { Passage } from '../../../assembly/passages';
@@ -20,10 +21,9 @@ const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { si
 
 /** The body comes open, what is cut, drilled or blackened is done while it is empty, and what is found in it goes. */
 export function bodyTasks(making: Making): Act[] {
-  const { bench, facts, lots, count } = making;
-  const { job, layout } = bench;
+  const { bench, facts, lots, count, works } = making;
+  const { job } = bench;
   const opening = facts.opening(job);
-  const works = facts.works(layout, job);
   const holes = holeTasks(making);
   return [
     ...(opening
@@ -62,6 +62,7 @@ export function bodyTasks(making: Making): Act[] {
         makes: [fact.worked(work.id)],
         asks: [
           ...(opening ? [after(fact.open, 'the shell is worked on from inside')] : []),
+          ...(work.id.startsWith(ALREADY) ? [] : outFirst(works)),
           ...(work.after ?? []).map((w) => after(fact.worked(w), 'it is worked on as it is then')),
           ...(work.tool === 'drill'
             ? own.map((l) => after(fact.tested(l.id), 'no hole for a lamp that is dead'))
@@ -80,7 +81,7 @@ export function bodyTasks(making: Making): Act[] {
 }
 
 /** The holes that leads go through, like ones together, each as wide as what is threaded is told. */
-function holeTasks({ bench, facts, passages, places, count, through }: Making): Act[] {
+function holeTasks({ bench, facts, passages, places, count, through, works }: Making): Act[] {
   const opening = facts.opening(bench.job) !== null;
   const groups = new Map<string, Passage[]>();
   for (const passage of passages) {
@@ -115,10 +116,19 @@ function holeTasks({ bench, facts, passages, places, count, through }: Making): 
       undone: 'cannot',
       caution: 'eyes',
       makes: own.map((p) => fact.hole(p.id)),
-      asks: opening ? [after(fact.open, 'the shell is worked on from inside')] : [],
+      asks: [
+        ...(opening ? [after(fact.open, 'the shell is worked on from inside')] : []),
+        ...outFirst(works),
+      ],
     });
   });
 }
+
+/** What is in the model already is looked at, or out, before anything else is done to it. */
+export const outFirst = (works: Making['works']): Condition[] =>
+  works
+    .filter((w) => w.id.startsWith(ALREADY))
+    .map((w) => after(fact.worked(w.id), 'it is in the way, and shows what was there'));
 
 /** Whether two works are about the same lamps; one about none is about all. */
 const sameThing = (a: readonly string[], b: readonly string[]): boolean =>

@@ -4,6 +4,7 @@ import { isOnRails } from '../../../document/job-record';
 import { pickupNeeds } from '../../../study/pickup-needs';
 import { soldUses } from '../wire-use';
 import { after, fact, notYet } from '../fact';
+import { outFirst } from './body';
 import { act, type Act } from '../task';
 import type { Ends } from '../ends';
 import type { Making } from '../making';
@@ -62,7 +63,10 @@ export function driverTasks(making: Making, ends: Ends): Act[] {
         tests: true,
         caution: 'motor',
         makes: [fact.isolated],
-        asks: facts.opening(job) ? [after(fact.open, 'the motor is inside')] : [],
+        asks: [
+          ...(facts.opening(job) ? [after(fact.open, 'the motor is inside')] : []),
+          ...outFirst(making.works),
+        ],
       }),
     );
   if (!isProgrammed(making)) return made;

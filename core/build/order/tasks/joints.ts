@@ -145,11 +145,16 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
     );
     return {
       does:
-        own.length === 1
-          ? `Solder the leads to the ${inSentence(own[0].label)}`
-          : `Solder together ${own.map((p) => inSentence(p.label)).join(', ')}`,
+        own.length > 1 && own.every((p) => p.kind === 'junction')
+          ? `Solder the leads to ${own.length * making.count} common pads`
+          : own.length === 1
+            ? `Solder the leads to the ${inSentence(own[0].label)}`
+            : `Solder together ${own.map((p) => inSentence(p.label)).join(', ')}`,
       says: `${[
         ...own.filter((p) => partWords(p) !== p.label).map(partWords),
+        ...(own.length > 1 && own.every((p) => p.kind === 'junction')
+          ? [`${own.map((p) => p.label.slice(p.label.indexOf('(') + 1, -1)).join(', ')}; each with its label`]
+          : []),
         `Tin both first${electrolytic ? '; stripe to minus' : ''}`,
         ...(converter
           ? [

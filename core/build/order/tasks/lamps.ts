@@ -60,10 +60,15 @@ const retouch =
     return `The clips at the free ends of its leads${seen.ohms > 0 ? `, the resistor between` : ''}: ${with_}, and the tester gives ${amps(seen.amps)}. What got too hot under the iron is dim or dark.`;
   };
 
-const nameOf = ({ parts }: Lot): string => {
+/** What the lamps of a lot are called: their colour, and the body they come in where it is known. */
+const nameOf = ({ facts, bench }: Making, { parts, lamps }: Lot): string => {
   const [first] = parts;
   if (first.kind === 'bulb') return inSentence(first.bulb.name);
-  return inSentence(first.led.name) + (first.second ? ` and ${inSentence(first.second.name)}` : '');
+  const body = facts.lampBody(bench.job, lamps[0].id);
+  return [
+    inSentence(first.led.name) + (first.second ? ` and ${inSentence(first.second.name)}` : ''),
+    ...(body ? [inSentence(lampBodies[body].name)] : []),
+  ].join(', ');
 };
 
 /** Tasks on the bench that bring an iron to a lot. */
@@ -81,7 +86,7 @@ export function lampTasks(making: Making, ends: Ends): Act[] {
     const parts = lot.parts.map((p) => p.id);
     const many = lot.lamps.length * making.count;
     const about = { lamps, parts };
-    const name = nameOf(lot);
+    const name = nameOf(making, lot);
     const joins = ends.of(`leads ${lot.id}`);
     /** Those that get leads of ours: of a strip that is not cut its ends, of lamps with a resistor on a leg the other. */
     const soldered = new Set(joins.map((e) => e.part));

@@ -104,8 +104,7 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
     ends.sleeves(id).map((e) => after(fact.shrunk(e.lead, e.part), 'bare joints touch one another')),
   );
   /** Work on the body that changes the circuit: old diodes bridged or taken out, a string joined. */
-  const electric = facts
-    .works(bench.layout, bench.job)
+  const electric = making.works
     .filter((w) => w.tool === 'iron')
     .map((w) => after(fact.worked(w.id), 'it is part of the circuit'));
   const driven = DRIVEN.filter((id) => ends.tasks.has(id));
@@ -186,9 +185,7 @@ export function proofTasks(making: Making, ends: Ends, sound: readonly Condition
           after(fact.tried, 'a lamp that is dark leaks no light'),
           ...places.map((p) => after(fact.placed(p), 'light leaks from where the lamps will be')),
           // What is blackened is seen in the dark; what dries there is out of the way of the iron.
-          ...facts
-            .works(bench.layout, bench.job)
-            .map((w) => after(fact.worked(w.id), 'it is what is looked at')),
+          ...making.works.map((w) => after(fact.worked(w.id), 'it is what is looked at')),
         ],
       }),
     );
@@ -202,9 +199,7 @@ function placed(making: Making, group: string): Act {
   const fixing = facts.fixing(bench.job, places[0]);
   const { parts, lamps } = inPlaces(making, places);
   const glued = fixing.by === 'glue';
-  const works = facts
-    .works(bench.layout, bench.job)
-    .filter((w) => w.lamps.length === 0 || w.lamps.some((l) => lamps.includes(l)));
+  const works = making.works.filter((w) => w.lamps.length === 0 || w.lamps.some((l) => lamps.includes(l)));
   const mine = lots.filter((l) => l.lamps.some((x) => lamps.includes(x.id)));
   const trade = glued ? 'place' : 'fix';
   return act({
@@ -233,7 +228,7 @@ function placed(making: Making, group: string): Act {
 function lampsIn(making: Making, group: string): string {
   const { lamps } = inPlaces(making, each(group));
   const all = Object.keys(making.bench.job.lamps).length;
-  if (lamps.length === all) return all === 1 ? 'the lamp' : `all ${all} lamps`;
+  if (lamps.length === all) return all === 1 ? 'the lamp' : all === 2 ? 'both lamps' : `all ${all} lamps`;
   return `the lamps of ${making.placeNames(group)}`;
 }
 

@@ -56,7 +56,7 @@ function asked(
   for (const lot of lots)
     if (ends.tasks.has(`leads ${lot.id}`) && lot.lamps.some((l) => lamps.has(l.id)))
       asks.push(after(fact.sound(lot.id), 'a lamp that died under the iron is changed on the bench'));
-  for (const work of facts.works(bench.layout, bench.job))
+  for (const work of making.works)
     if (work.before === 'threading' && (work.lamps.length === 0 || work.lamps.some((l) => lamps.has(l))))
       asks.push(
         after(
