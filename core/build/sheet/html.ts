@@ -76,7 +76,17 @@ export function sheetBody(sheet: Sheet): string {
         `<ul>${facts.map((f) => `<li>${escaped(f)}</li>`).join('')}</ul>`,
         `<p>What would free it: ${frees.map(escaped).join(' ')}</p>`,
       );
-  // After the tasks, which fill the first page: a drawing is not torn in two.
+  out.push(
+    `<p><b>Tools:</b> ${sheet.tools.map((t) => escaped(t.without ? `${t.name} (without one: ${t.without})` : t.name)).join('; ')}.</p>`,
+  );
+  const tables = sheetTables(sheet).map(({ title, head, rows }) => [
+    `<h2>${escaped(title)}</h2>`,
+    `<table><thead><tr>${head.map((h) => cell('th', h)).join('')}</tr></thead><tbody>`,
+    ...rows.map((r) => `<tr>${r.map((c) => cell('td', c)).join('')}</tr>`),
+    '</tbody></table>',
+  ]);
+  // A table may go on over the page, a drawing is not torn in two: the wires stand before it.
+  if (sheet.wiring.length > 0) out.push(...tables.shift()!);
   out.push(
     '<h2>As it is wired</h2>',
     `<figure>${wiringSvg(sheet.drawing, { title: `Wiring of ${sheet.jobName}` })}</figure>`,
@@ -87,16 +97,7 @@ export function sheetBody(sheet: Sheet): string {
       '<h2>The plug, from above and from the solder side</h2>',
       ...sheet.plug.map((svg) => `<figure>${svg}</figure>`),
     );
-  out.push(
-    `<p><b>Tools:</b> ${sheet.tools.map((t) => escaped(t.without ? `${t.name} (without one: ${t.without})` : t.name)).join('; ')}.</p>`,
-  );
-  for (const { title, head, rows } of sheetTables(sheet))
-    out.push(
-      `<h2>${escaped(title)}</h2>`,
-      `<table><thead><tr>${head.map((h) => cell('th', h)).join('')}</tr></thead><tbody>`,
-      ...rows.map((r) => `<tr>${r.map((c) => cell('td', c)).join('')}</tr>`),
-      '</tbody></table>',
-    );
+  out.push(...tables.flat());
   out.push(
     `<p>Parts of one lamp ${priceWords(shopping.perLamp, currency)}, of the whole ${priceWords(shopping.perJob, currency)}. To buy ${priceWords(shopping.partsPrice, currency)}, with post ${priceWords(shopping.total, currency)}.</p>`,
   );
