@@ -91,8 +91,7 @@ export function terminalWords(part: Part, terminal: string): string {
     );
   }
   if (part.kind === 'diode') return terminal === 'cathode' ? 'band, cathode' : 'anode';
-  if (part.kind === 'bridge' && (terminal === 'right' || terminal === 'left')) return '~';
-  if (part.kind === 'bridge') return terminal === 'plus' ? '+' : '−';
+  if (part.kind === 'bridge') return terminal === 'right' || terminal === 'left' ? 'AC pin' : 'DC pin';
   return words[terminal] ?? terminal;
 }
 
@@ -104,10 +103,12 @@ const endWords = (part: Part, terminal: string, lead: Lead, placeName: (place: s
   part.kind === 'junction'
     ? `${part.label}${part.form === 'wire' && part.place !== null ? `, along ${placeName(part.place)}` : ''}`
     : part.board !== null && part.kind !== 'socket'
-      ? `${boughtBoards[part.board].name.split(',')[0]}, ${part.lamp === null ? terminalWords(part, terminal) : `socket of ${inSentence(part.label)}`}`
-      : `${part.label}, ${part.kind === 'rails' && isSteady(lead) ? lead.role : terminalWords(part, terminal)}`;
+      ? `${boughtBoards[part.board].name.split(',')[0]}, ${part.lamp === null ? (part.kind === 'bridge' ? 'feed, either way round' : terminalWords(part, terminal)) : `socket of ${inSentence(part.label)}`}`
+      : `${part.label.replace(/^Hub socket of /, 'Hub, ')}, ${part.kind === 'rails' && isSteady(lead) ? lead.role : terminalWords(part, terminal)}`;
 
 function ownPolarity(part: Part, terminal: string, lead: Lead): Polarity {
+  // What is fed either way round says so on its pins.
+  if (part.kind === 'bridge' && (terminal === 'right' || terminal === 'left')) return '~';
   if (part.kind === 'lamp' && part.second) return '~';
   // A band says which way a diode lies, not which side it is on.
   if (part.kind === 'diode') return lead.role === 'plus' ? '+' : lead.role === 'minus' ? '−' : '~';

@@ -121,7 +121,7 @@ function trackTouches(bench: Bench): Touch[] {
   return kept.map(([key, { state, phase }]): Touch => ({
     id: `track ${key}`,
     kind: 'track',
-    does: `On the track: ${stateWords(bench, state, { phase, throttle: true })}`,
+    does: `${supplyKind(bench.supply).onTrack ? 'On the track' : 'With power'}: ${stateWords(bench, state, { phase, throttle: true })}`,
     circuits: inOrder(job.circuits)
       .filter((c) => isFed(job, c.id, state, phase))
       .map((c) => c.id),

@@ -6,6 +6,7 @@ import { orderOf } from '../../../core/build/order/order';
 import { keptOf } from '../../../core/build/progress';
 import { shoppingList } from '../../../core/build/lists/shopping';
 import { benchOf } from '../../../core/study/bench';
+import { asWired } from '../../../core/study/wired';
 import { stateByHand } from '../../../core/study/hand';
 import { ListsPicture } from '../../drawings/build/lists-picture';
 import { OrderPicture } from '../../drawings/build/order-picture';
@@ -61,7 +62,8 @@ afterEach(cleanup);
 describe('the order, to be ticked', () => {
   test('each task in its order; a tick is kept, takes stock, and can be taken back', () => {
     const { rerender } = shown(<OrderPicture {...props()} />);
-    const boxes = screen.getAllByRole('checkbox');
+    const list = screen.getByRole('list', { name: 'Order of work' });
+    const boxes = within(list).getAllByRole('checkbox');
     expect(boxes).toHaveLength(tasks().length);
     const solder = tasks().findIndex((t) => t.uses.some((u) => u.key === 'lamp:white-warm'));
     const before = layoutNow().drawer.sundries.warm.count;
@@ -73,7 +75,9 @@ describe('the order, to be ticked', () => {
         <OrderPicture {...props()} />
       </MemoryRouter>,
     );
-    fireEvent.click(screen.getAllByRole('checkbox')[solder]);
+    fireEvent.click(
+      within(screen.getByRole('list', { name: 'Order of work' })).getAllByRole('checkbox')[solder],
+    );
     expect(layoutNow().drawer.sundries.warm.count).toBe(before);
   });
   test('a task tells how, why it comes here, what is due, and takes a note', () => {
@@ -115,7 +119,7 @@ describe('drawings', () => {
     const { container } = shown(<WiringPicture {...props()} />);
     expect(container.querySelectorAll('svg.wiring')).toHaveLength(1);
     const rows = within(screen.getByRole('table', { name: 'Leads' })).getAllByRole('row');
-    expect(rows).toHaveLength(1 + props().solved.bench.assembly.leads.length);
+    expect(rows).toHaveLength(1 + asWired(props().solved.bench).assembly.leads.length);
   });
   test('lists: what is short is to be got, what is there is not', () => {
     shown(<ListsPicture {...props()} />);

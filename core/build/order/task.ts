@@ -38,7 +38,7 @@ export const cautions = {
   polarity: 'An electrolytic the wrong way round bursts: the stripe and the short leg are minus.',
   motor:
     'A motor brush that still touches a rail or the frame destroys the decoder: measure between each brush and each rail with the power off; the tester stays dark.',
-  unplug: 'Off the track and unplugged before it is opened.',
+  unplug: 'Off its supply before it is opened: from the track, out of its plug, cells out.',
 } as const;
 export type CautionName = keyof typeof cautions;
 

@@ -131,7 +131,7 @@ export function sheetTasks({ ordered, progress }: Sheet): SheetTask[] {
       number: i + 1,
       done,
       does: t.does,
-      says: toldOnce(t.says, told),
+      says: t.tests ? t.says : toldOnce(t.says, told),
       tool: tools[t.tool],
       figures: `${minuteWords(t.minutes)}${t.dryMinutes > 0 ? `, then ${minuteWords(t.dryMinutes)} to dry${meanwhile(tasks, i)}` : ''}`,
       note,

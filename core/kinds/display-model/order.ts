@@ -10,7 +10,7 @@ const PRICK = 1;
 export const displayModelOrder: OrderFacts<DisplayModelRecord> = {
   opening: () => ({
     does: 'Take the model off its stand and open the stand',
-    says: 'Cells out first. Keep the screws in a lid.',
+    says: 'Keep the screws in a lid.',
     closes: 'Close the stand and set the model on it',
   }),
   works: () => [],

@@ -1,6 +1,6 @@
 import { isScenery } from '../../document/scenery-record';
 import { isOnRails } from '../../document/job-record';
-import { isSource, type Assembly, type Lead, type Part, type Terminal } from '../../assembly/assembly';
+import { terminalKey, type Assembly, type Lead, type Part, type Terminal } from '../../assembly/assembly';
 import { wiringOf } from '../../kinds/wirings';
 import { wireRoleNames } from '../../document/wire-legend';
 import { pickupNeeds } from '../pickup-needs';
@@ -28,8 +28,15 @@ export function withStripOrRail(assembly: Assembly, job: Bench['job']): Assembly
   const parts: Part[] = [];
   const feeds: Lead[] = [];
   const made = new Map<string, Terminal>();
-  const moved = (end: Terminal, lead: Lead): Terminal => {
-    if (!isSource(end.part)) return end;
+  const byId = new Map(assembly.parts.map((p) => [p.id, p]));
+  /** Where lamps of a line hang, behind all that stands in it. */
+  const ends = new Set(assembly.lines.flatMap((l) => [terminalKey(l.plus), terminalKey(l.minus)]));
+  const isOfLamps = (t: Terminal): boolean => {
+    const part = byId.get(t.part)!;
+    return part.lamp !== null || part.circuit !== null || part.place !== null;
+  };
+  const moved = (end: Terminal, other: Terminal, lead: Lead): Terminal => {
+    if (!ends.has(terminalKey(end)) || byId.get(end.part)!.board !== null || !isOfLamps(other)) return end;
     const id = `${form} ${end.part} ${end.terminal}`;
     if (!made.has(id)) {
       const name = form === 'rail' ? 'Copper rail' : 'Terminal strip';
@@ -47,7 +54,11 @@ export function withStripOrRail(assembly: Assembly, job: Bench['job']): Assembly
     }
     return made.get(id)!;
   };
-  const leads = assembly.leads.map((l) => ({ ...l, from: moved(l.from, l), to: moved(l.to, l) }));
+  const leads = assembly.leads.map((l) => ({
+    ...l,
+    from: moved(l.from, l.to, l),
+    to: moved(l.to, l.from, l),
+  }));
   return { ...assembly, parts: [...assembly.parts, ...parts], leads: [...feeds, ...leads] };
 }
 

@@ -62,7 +62,10 @@ export function toldApart(assembly: Assembly, job: AnyJob): Lead[] {
   return assembly.leads.map((l) => ({ ...l, colour: sold.get(wayOf(l)) ?? l.colour }));
 }
 
-/** For each net that hangs on an output through nothing but a lamp's own limit: the net of that output. */
+/**
+ * For each net that hangs on another through nothing but a lamp's own limit, the way it is: that of the output
+ * where one switches it, else what is behind limits alike at one place.
+ */
 function behindLimits(assembly: Assembly, nets: ReadonlyMap<string, string>): Map<string, string> {
   const outputs = new Set(
     assembly.parts.flatMap((p) =>
@@ -73,14 +76,29 @@ function behindLimits(assembly: Assembly, nets: ReadonlyMap<string, string>): Ma
         : [],
     ),
   );
+  const shared = sharedNets(assembly, nets);
   const behind = new Map<string, string>();
   for (const p of assembly.parts) {
     if (!limits.includes(p.kind)) continue;
     const [a, b] = terminalsOf[p.kind].map((terminal) => nets.get(terminalKey({ part: p.id, terminal }))!);
     if (outputs.has(a) && !outputs.has(b)) behind.set(b, a);
     else if (outputs.has(b) && !outputs.has(a)) behind.set(a, b);
+    else if (p.kind === 'resistor' && shared.has(a) !== shared.has(b))
+      behind.set(shared.has(a) ? b : a, `${shared.has(a) ? a : b} behind ${p.ohms}`);
   }
   return behind;
+}
+
+/** Nets that more than one limit begins at. */
+function sharedNets(assembly: Assembly, nets: ReadonlyMap<string, string>): Set<string> {
+  const count = new Map<string, number>();
+  for (const p of assembly.parts)
+    if (limits.includes(p.kind))
+      for (const terminal of terminalsOf[p.kind]) {
+        const net = nets.get(terminalKey({ part: p.id, terminal }))!;
+        count.set(net, (count.get(net) ?? 0) + 1);
+      }
+  return new Set([...count].filter(([, n]) => n > 1).map(([net]) => net));
 }
 
 /** Wires that run together: through a passage, at one place of it where each place has one, and to one lamp. */

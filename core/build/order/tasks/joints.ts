@@ -1,4 +1,5 @@
 import type { Part } from '../../../assembly/assembly';
+import { isOnRails } from '../../../document/job-record';
 import { formatQuantity, inSentence, shortOhms } from '../../../quantity/format';
 import { bandWords } from '../../../part/colour-bands';
 import { wattsName } from '../../../part/resistor';
@@ -71,11 +72,17 @@ function partWords(part: Part): string {
     case 'limiter':
       return `${part.label} ${formatQuantity(part.amps, 'amp')}`;
     case 'regulator':
+      // What feeds a driver has its volts in its name.
+      if (isFeedPart(part)) return part.label;
       return `${part.label} ${formatQuantity(part.outVolts, 'volt')}`;
     default:
       return part.label;
   }
 }
+
+/** Whether what some lamps are soldered to has lacquer for its insulation. */
+const lacquered = ({ making, joins }: JointOf): boolean =>
+  making.wires.some((w) => w.wire.id.startsWith('magnet') && joins.some((e) => e.lead === w.lead));
 
 /** What is on before lamps among some parts are joined further: their leads, where they get some; else that they light. */
 const lotsOf = ({ making, ends, parts }: JointOf): Condition[] =>
@@ -115,7 +122,7 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       ...(wires > 0
         ? {
             does: `Solder the lamps of ${place} to their ${wires === 1 ? 'long wire' : 'long wires'}`,
-            says: `${count(of.ends.joints(of.task), 'joint')}. The insulation is slit and pushed back 3 mm at each lamp, the wire not cut; ${wires > 1 ? 'bare places of one never beside those of the other, ' : ''}tape over each when it is tested.`,
+            says: `${count(of.ends.joints(of.task), 'joint')}. ${lacquered(of) ? 'The lacquer is burnt off by the iron for 3 mm at each lamp, the wire not cut; ' : 'The insulation is slit and pushed back 3 mm at each lamp, the wire not cut; '}${wires > 1 ? 'bare places of one never beside those of the other, ' : ''}tape over each when it is tested.`,
           }
         : {
             does: `Join the lamps of ${place} from one to the next`,
@@ -195,7 +202,9 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
     const { bench, byId } = making;
     const { supply } = bench;
     const at = supplyKind(supply).onTrack
-      ? 'the pickups'
+      ? isOnRails(bench.job)
+        ? 'the pickups'
+        : 'the droppers of the track'
       : supply.kind === 'cell'
         ? 'the tags of its holder, the cell out of it'
         : inSentence(byId.get('rails')!.label);

@@ -27,6 +27,8 @@ const CELLS = 1;
 
 /** States that are told one by one; of more, the one of every day. */
 const MOST_STATES = 6;
+/** Below this a meter at the bench shows nothing. */
+const NOTHING = 1e-6;
 /** Names told of the lamps that are lit; of more, how many. */
 const MOST_NAMES = 4;
 
@@ -46,8 +48,9 @@ function seenIn(bench: Bench, solver: Solver, state: State): string {
         : lit.length <= MOST_NAMES
           ? `lit: ${lit.map((id) => names.get(id) ?? id).join(', ')}`
           : `${lit.length} of ${lamps} lit`;
+  const drawn = readings.supplyAmps.mean;
   const when = stateWords(bench, state, { throttle: true, otherwise: '' });
-  const says = `${when === '' ? '' : `${when}: `}${words}, ${formatQuantity(readings.supplyAmps.mean, 'amp', { significant: 2 })}.`;
+  const says = `${when === '' ? '' : `${when}: `}${words}, ${drawn < NOTHING ? 'nothing drawn' : formatQuantity(drawn, 'amp', { significant: 2 })}.`;
   return says[0].toUpperCase() + says.slice(1);
 }
 
