@@ -24,15 +24,16 @@ export const resistorDiameter = (ratedWatts: number): number =>
 
 /**
  * Puts the resistors that lamps have of their own where they can be: at the lamp where their body
- * goes through all that the lamp's leads go through, else at the far end of the lead.
+ * goes through all that the lamp's leads go through; else, or where the person wants it so, at the far end.
  */
 export function seated(
   parts: readonly Part[],
-  job: Pick<JobCore, 'passages'>,
+  job: Pick<JobCore, 'passages' | 'circuits'>,
   placeOf: (lampId: string) => string,
 ): Part[] {
   return parts.map((part) => {
     if (part.kind !== 'resistor' || part.lamp === null || part.board !== null) return part;
+    if (part.circuit !== null && job.circuits[part.circuit].resistorsFar) return part;
     const place = placeOf(part.lamp);
     const passes = passagesOfPlace(job, place).every(
       (p) => resistorDiameter(part.ratedWatts) <= p.boreMillimetres,

@@ -100,6 +100,8 @@ export const circuitRecord = z.looseObject({
   limit: z.enum(['each', 'shared', 'limiter', 'none']),
   ohms,
   ratedWatts,
+  /** Resistors that each lamp has stand at the far ends of its leads, though they might go through to it. */
+  resistorsFar: z.boolean().optional(),
   limiterAmps: z.number().min(1e-4).max(1),
   /** Lamps one after another in a string; 1 when each is by itself. */
   inSeries: z.number().int().min(1).max(60),

@@ -8,7 +8,11 @@ import { displayModelRecord, type DisplayModelRecord } from './display-model/rec
 import { brokenInCoach, coachRecord, type CoachRecord } from './coach/record';
 import { lampRecord, type LampRecord } from './lamp/record';
 import { locomotiveRecord, type LocomotiveRecord } from './locomotive/record';
+import { crossingGoods } from './crossing/goods';
+import { lampGoods } from './lamp/goods';
+import { signalGoods } from './signal/goods';
 import type { Say } from '../document/job-record';
+import type { SoldNeed } from '../part/sold-need';
 
 /** The records of every kind of job. A new kind is a line here, and one in the table below. */
 export const jobRecords = [
@@ -42,6 +46,8 @@ interface RecordFacts<J> {
   readonly onRails: boolean;
   /** It has no pickups before it is lit: they are fitted with its lights. */
   readonly pickupsFitted?: true;
+  /** What it is built from besides its circuit: tube for masts, hoods. */
+  goods?(job: J): SoldNeed[];
   /** Says what is wrong with one beyond its schema. */
   broken(job: J, say: Say): void;
 }
@@ -50,11 +56,11 @@ const facts: { readonly [K in JobKindName]: RecordFacts<Extract<AnyJob, { kind: 
   coach: { word: 'coach', onRails: true, pickupsFitted: true, broken: brokenInCoach },
   locomotive: { word: 'locomotive', onRails: true, broken: () => undefined },
   'display-model': { word: 'display model', onRails: false, broken: () => undefined },
-  lamp: { word: 'row of lamps', onRails: false, broken: () => undefined },
+  lamp: { word: 'row of lamps', onRails: false, goods: lampGoods, broken: () => undefined },
   canopy: { word: 'canopy', onRails: false, broken: () => undefined },
   building: { word: 'building', onRails: false, broken: brokenInBuilding },
-  signal: { word: 'signal', onRails: false, broken: brokenInDriven },
-  crossing: { word: 'crossing', onRails: false, broken: brokenInDriven },
+  signal: { word: 'signal', onRails: false, goods: signalGoods, broken: brokenInDriven },
+  crossing: { word: 'crossing', onRails: false, goods: crossingGoods, broken: brokenInDriven },
   scene: { word: 'scene', onRails: false, broken: brokenInScene },
 };
 

@@ -69,7 +69,7 @@ export const bases = {
 } as const satisfies Readonly<Record<string, KitPiece>>;
 export type BaseName = keyof typeof bases;
 
-const BALL_PRICE = 0.03;
+export const BALL_PRICE = 0.03;
 const TAPE_PRICE = 0.002;
 /** Thin tape, wound on to thicken a mast (typical, from memory). */
 export const TAPE_MILLIMETRES = 0.06;

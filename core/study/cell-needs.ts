@@ -2,7 +2,7 @@ import { cellTypes } from '../part/cell';
 import { inSentence } from '../quantity/format';
 import { cellsOf } from './cell-life';
 import type { Bench } from './bench';
-import type { SoldNeed } from './string-needs';
+import type { SoldNeed } from '../part/sold-need';
 
 /** What a holder for a cell costs (common practice, no source). */
 const HOLDER_PRICE = 1;

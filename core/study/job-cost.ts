@@ -1,6 +1,7 @@
 import { costOf, ownPrice } from './bill';
 import { cellNeeds } from './cell-needs';
 import { pickupNeeds } from './pickup-needs';
+import { recordFacts } from '../kinds/records';
 import { joinNeeds } from './join-needs';
 import { stringNeeds, stringOf } from './string-needs';
 import { asWired } from './wired';
@@ -13,6 +14,7 @@ export function costOfJob(bench: Bench): number {
   const string = stringOf(job);
   const besides = [
     ...joinNeeds(bench),
+    ...(recordFacts(job.kind).goods?.(job) ?? []),
     ...pickupNeeds(bench),
     ...cellNeeds(bench).holders,
     ...(string ? stringNeeds(string) : []),

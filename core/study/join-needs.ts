@@ -1,7 +1,7 @@
 import { asWired } from './wired';
 import { wayBetween } from './wired/spots';
 import type { Bench } from './bench';
-import type { SoldNeed } from './string-needs';
+import type { SoldNeed } from '../part/sold-need';
 
 /** Goods that lamps are joined by, with typical prices (common practice, no source). */
 const STRIP_WAYS = 12;

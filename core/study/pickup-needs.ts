@@ -2,7 +2,7 @@ import { isOnRails } from '../document/job-record';
 import { recordFacts } from '../kinds/records';
 import { supplyKind } from '../supply';
 import type { Bench } from './bench';
-import type { SoldNeed } from './string-needs';
+import type { SoldNeed } from '../part/sold-need';
 
 /** Typical prices of what collects current at a wheel (common practice, no source). */
 const PRICES = { wipers: 0.3, collars: 0.4 } as const;

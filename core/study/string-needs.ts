@@ -2,18 +2,11 @@ import { isMoving, type StringRecord } from '../document/moving-record';
 import { addressableStrings } from '../part/addressable';
 import { formatQuantity, inSentence, shortOhms } from '../quantity/format';
 import type { AnyJob } from '../document/layout';
+import type { SoldNeed } from '../part/sold-need';
 
 /** What goes along with a string, and typical prices (common practice, no source). */
 const PRICES = { lamp: 0.12, resistor: 0.05, reservoir: 0.4, shifter: 1.5, supplyAmp: 3, supply: 6 } as const;
 const RESISTOR_WATTS = 0.25;
-
-/** Something to be bought besides the parts of a circuit, with a typical price of one. */
-export interface SoldNeed {
-  readonly key: string;
-  readonly name: string;
-  readonly count: number;
-  readonly priceEach: number;
-}
 
 /** The string of a job; null where it has none. */
 export const stringOf = (job: AnyJob): StringRecord | null => (isMoving(job) ? job.string : null);

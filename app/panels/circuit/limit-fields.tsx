@@ -3,6 +3,7 @@ import { formatQuantity } from '../../../core/quantity/format';
 import { heatWords } from '../../../core/quantity/heat-words';
 import { lampNamesOf } from '../../../core/study/lamp-names';
 import { BandedResistor } from '../../drawings/banded-resistor';
+import { CheckField } from '../../fields/check-field';
 import { NumberField } from '../../fields/number-field';
 import { useLayoutStore } from '../../store/layout-store';
 import { WattageField } from './wattage-field';
@@ -59,6 +60,19 @@ export function LimitFields({ layout, jobId, job, solved, circuitId, apart = fal
       onChange={(watts) => change('Resistor wattage', (j) => void (j.circuits[circuitId].ratedWatts = watts))}
     />
   );
+  const end = circuit.limit === 'each' && (
+    <CheckField
+      label="Resistors at the far ends of the leads"
+      aside="the wire alone goes to the lamp"
+      checked={circuit.resistorsFar === true}
+      onChange={(far) =>
+        change('End of the resistors', (j) => {
+          if (far) j.circuits[circuitId].resistorsFar = true;
+          else Reflect.deleteProperty(j.circuits[circuitId], 'resistorsFar');
+        })
+      }
+    />
+  );
   if (apart && circuit.limit === 'each' && circuit.inSeries === 1) {
     const names = lampNamesOf(layout, jobId);
     const own = [...names].filter(([id]) => job.lamps[id].circuitId === circuitId);
@@ -76,6 +90,7 @@ export function LimitFields({ layout, jobId, job, solved, circuitId, apart = fal
           />
         ))}
         {wattage}
+        {end}
       </div>
     );
   }
@@ -97,6 +112,7 @@ export function LimitFields({ layout, jobId, job, solved, circuitId, apart = fal
           onCommit={(ohms) => change('Resistor', (j) => void (j.circuits[circuitId].ohms = ohms))}
         />
         {wattage}
+        {end}
       </div>
       <BandedResistor ohms={circuit.ohms} />
     </>

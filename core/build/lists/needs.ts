@@ -111,6 +111,7 @@ export function needsOf(layout: Layout, jobIds: readonly string[]): NeedOf[] {
     const { cells, holders } = cellNeeds(bench);
     for (const { key, name, count, priceEach } of [
       ...joinNeeds(bench),
+      ...making.works.flatMap((w) => w.takes ?? []),
       ...pickupNeeds(bench),
       ...(string ? stringNeeds(string) : []),
       ...cells,

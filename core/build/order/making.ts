@@ -11,6 +11,7 @@ import type { WiringRow } from '../wiring-table';
 import type { Bench } from '../../study/bench';
 import type { LampCore } from '../../document/lamp-record';
 import { alreadyWorks } from './already-works';
+import { switchWorks } from './switch-work';
 import type { BodyWork, OrderFacts } from './order-facts';
 import type { AnyJob } from '../../document/layout';
 
@@ -84,7 +85,7 @@ export function makingOf(bench: Bench): Making {
     bench,
     assembly,
     facts,
-    works: [...alreadyWorks(job), ...facts.works(bench.layout, job)],
+    works: [...alreadyWorks(job), ...facts.works(bench.layout, job), ...switchWorks(assembly, job)],
     byId,
     lots: own,
     places: [...new Set(assembly.parts.filter(shines).map((p) => p.place!))],

@@ -1,6 +1,7 @@
 import type { LampBodyName } from '../../part/lamp-body';
 import type { Passage } from '../../assembly/passages';
 import type { Layout } from '../../document/layout';
+import type { SoldNeed } from '../../part/sold-need';
 import type { Template } from '../template';
 import type { Tool } from './task';
 
@@ -12,6 +13,8 @@ export interface BodyWork {
   readonly tool: Extract<Tool, 'drill' | 'file' | 'knife' | 'brush' | 'iron' | 'hands'>;
   /** The drills it takes, in millimetres. */
   readonly sizes?: readonly number[];
+  /** What it uses up of what is bought, for one job: tube for a mast, a hood. */
+  readonly takes?: readonly SoldNeed[];
   /** Lamps it is for; none where it is for all. */
   readonly lamps: readonly string[];
   /** A lamp sits in what it makes, so it comes before the lamp’s leads are threaded. */

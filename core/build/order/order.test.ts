@@ -378,6 +378,29 @@ describe('worked cases, common practice, no source', () => {
     expect(at(2.5).tasks.some((t) => t.id.startsWith('resistors '))).toBe(false);
     before(at(2.5), circuit.replace('resistors', 'at-lamp'), 'thread end-A');
   });
+  test('where the person wants the resistors at the far ends they are joined after the leads are through', () => {
+    const far = withJob(onRails('resistor-each'), vehicleId, (j) => {
+      for (const p of Object.values(j.passages)) p.boreMillimetres = 8;
+      for (const c of Object.values(j.circuits)) c.resistorsFar = true;
+    });
+    const order = orderIn(far)!;
+    const circuit = order.tasks.find((t) => t.id.startsWith('resistors '))!.id;
+    before(order, 'thread end-A', circuit);
+    expect(order.tasks.some((t) => t.id.startsWith('at-lamp '))).toBe(false);
+  });
+  test('a switch of its own gets a slot where it sits, masts and hoods are bought for the work that uses them', () => {
+    const seated = orderIn(
+      withJob(tug(100), displayId, (j) => {
+        j.seats = { switch: { alongMillimetres: 20, acrossMillimetres: 0, heightMillimetres: 12 } };
+      }),
+    )!;
+    const slot = seated.tasks.find((t) => t.id === 'work opening switch')!;
+    expect(slot.says).toContain('20 mm from the left end, 12 mm up');
+    before(seated, 'open', 'work opening switch');
+    const lamps = orderIn({ layout: boatTrain(), jobId: 'quay-lamps' })!;
+    const masts = lamps.tasks.find((t) => t.id === 'work masts')!;
+    expect(masts.uses.map((u) => u.key).some((k) => k.startsWith('mast:'))).toBe(true);
+  });
   test('a lamp in a lantern whose bore passes the wire alone: leads are soldered to it first, then go down', () => {
     const order = orderIn(withJob(tug(100), displayId, (j) => void (j.passages.tube.boreMillimetres = 1.3)))!;
     before(order, 'leads lamp-1', 'thread tube');

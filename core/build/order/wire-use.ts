@@ -1,7 +1,8 @@
 import { SLEEVE_MILLIMETRES, shrinkSort, sortOf, usesOf, wireSort } from '../../study/stock';
 import { thereAlready } from '../../study/already';
-import { stringNeeds, stringOf, type SoldNeed } from '../../study/string-needs';
+import { stringNeeds, stringOf } from '../../study/string-needs';
 import { after, fact } from './fact';
+import type { SoldNeed } from '../../part/sold-need';
 import type { Making } from './making';
 import type { WireName } from '../../part/wire';
 import type { WiringRow } from '../wiring-table';

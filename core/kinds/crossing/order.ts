@@ -1,5 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
 import { bulbs } from '../../part/bulb';
+import { crossingGoods } from './goods';
 import { crossingSize, postAt } from './road';
 import { HOLE_DEGREES } from './usual-passages';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
@@ -40,6 +41,7 @@ export const crossingOrder: OrderFacts<CrossingRecord> = {
         does: `Fit the hoods, ${mm(road.hoodMillimetres)} deep`,
         says: 'Before the lamps: behind a lamp nothing can be cleared of glue.',
         tool: 'hands',
+        takes: crossingGoods({ road, lamps: all }),
         lamps,
         before: 'fixing',
         minutes: PAINT,

@@ -4,6 +4,7 @@ import { fittingSorts } from '../../part/lamp-fitting';
 import { bases, hoods, mastStock, wrappedMillimetres } from '../../part/lamp-kit';
 import { leds } from '../../part/led';
 import { formatQuantity } from '../../quantity/format';
+import { lampGoods } from './goods';
 import { rowMillimetres } from './row';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { Template } from '../../build/template';
@@ -69,6 +70,7 @@ export const lampOrder: OrderFacts<LampRecord> = {
         does: `Cut ${lamps.length === 1 ? 'the mast' : `${lamps.length} masts`} to ${mm(job.fitting.heightMillimetres)}`,
         says: `${name}. File the ends smooth inside, or they skin the leads.${wrapped} Hood: ${hoods[kit.hood].name.toLowerCase()}${kit.ball ? ', a ball on top' : ''}; foot: ${bases[kit.base].name.toLowerCase()}.`,
         tool: 'file',
+        takes: lampGoods(job),
         lamps,
         before: 'threading',
         minutes: MAST * lamps.length,

@@ -1,6 +1,7 @@
 import { formatQuantity } from '../../quantity/format';
 import { bulbs } from '../../part/bulb';
 import { inOrder } from '../../document/in-order';
+import { signalGoods } from './goods';
 import { spotIn, signalSize } from './head';
 import { HOLE_DEGREES } from './usual-passages';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
@@ -26,6 +27,7 @@ export const signalOrder: OrderFacts<SignalRecord> = {
         does: `Fit ${lamps.length === 1 ? 'the hood' : `${lamps.length} hoods`}, ${mm(head.hoodMillimetres)} deep`,
         says: 'Before the lamps: behind a lamp nothing can be cleared of glue.',
         tool: 'hands',
+        takes: signalGoods(job),
         lamps,
         before: 'fixing',
         minutes: HOODS * lamps.length,

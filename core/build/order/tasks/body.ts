@@ -4,6 +4,7 @@ import { after, fact, type Condition } from '../fact';
 import { ALREADY } from '../already-works';
 import { times, type Making } from '../making';
 import { act, type Act } from '../task';
+import { soldUses } from '../wire-use';
 import type { Passage } from '../../../assembly/passages';
 
 /** Minutes to open a body, and to drill or file one hole (common practice, no source). */
@@ -52,6 +53,7 @@ export function bodyTasks(making: Making): Act[] {
         says: work.says,
         tool: work.tool,
         sizes: work.sizes ?? [],
+        uses: soldUses(work.takes ?? [], count),
         position: 'shell',
         minutes: work.minutes * count,
         dryMinutes: work.dryMinutes,

@@ -1,11 +1,12 @@
 import { driverOf } from '../../../document/aspect-record';
-import { stringOf, type SoldNeed } from '../../../study/string-needs';
+import { stringOf } from '../../../study/string-needs';
 import { isOnRails } from '../../../document/job-record';
 import { pickupNeeds } from '../../../study/pickup-needs';
 import { soldUses } from '../wire-use';
 import { after, fact, notYet } from '../fact';
 import { outFirst } from './body';
 import { act, type Act } from '../task';
+import type { SoldNeed } from '../../../part/sold-need';
 import type { Ends } from '../ends';
 import type { Making } from '../making';
 

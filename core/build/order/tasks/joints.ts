@@ -19,7 +19,7 @@ import { pickupNeeds } from '../../../study/pickup-needs';
 import { joinNeeds } from '../../../study/join-needs';
 import { soldUses } from '../wire-use';
 import { cutTask, ON_BENCH, shrunk, sleeved } from './sleeves';
-import type { SoldNeed } from '../../../study/string-needs';
+import type { SoldNeed } from '../../../part/sold-need';
 import type { DriverNeed } from '../../../supply/drivers/driver-kind';
 
 /** Minutes for a joint (common practice, no source). */
