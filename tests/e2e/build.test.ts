@@ -41,16 +41,16 @@ describe('building, as a new user would', () => {
     const step = page.locator('.at-bench-head [role=status]');
     await page.locator('.done-key').waitFor();
     for (let n = 1; n <= 10; n++) {
-      await expect.poll(() => step.innerText()).toBe(`Step ${n} of 38`);
+      await expect.poll(() => step.innerText()).toMatch(new RegExp(`^Step ${n} of \\d+$`));
       await page.keyboard.press('Enter');
     }
-    await expect.poll(() => step.innerText()).toBe('Step 11 of 38');
+    await expect.poll(() => step.innerText()).toMatch(/^Step 11 of \d+$/);
     await page.keyboard.press('ArrowLeft');
     await expect.poll(() => page.locator('.at-bench-step').innerText()).toMatch(/· done/);
     await page.keyboard.press('ArrowRight');
     await expect.poll(() => page.locator('.saved').innerText()).toMatch(/^Saved/);
     await page.reload();
-    await expect.poll(() => step.innerText()).toBe('Step 11 of 38');
+    await expect.poll(() => step.innerText()).toMatch(/^Step 11 of \d+$/);
     // What was soldered on has gone out of the drawer.
     await page.goto(`${host.base}/drawer`);
     const whites = page.getByLabel('How many of Lamp warm white, 2700 K');
@@ -69,9 +69,11 @@ describe('building, as a new user would', () => {
     await page.locator('.done-key').waitFor();
     const { height } = (await page.locator('.done-key').boundingBox())!;
     expect(height).toBeGreaterThanOrEqual(80);
-    for (let n = 1; n <= 17; n++) {
-      await expect.poll(() => step.innerText()).toBe(`Step ${n} of 38`);
+    for (let n = 1; !(await head.innerText()).startsWith('Black out end'); n++) {
+      await expect.poll(() => step.innerText()).toMatch(new RegExp(`^Step ${n} of \\d+$`));
       await page.locator('.done-key').tap();
+      await expect.poll(() => step.innerText()).toMatch(new RegExp(`^Step ${n + 1} of \\d+$`));
+      expect(n).toBeLessThan(30);
     }
     await expect.poll(() => head.innerText()).toMatch(/^Black out end/);
     await page.locator('.done-key').tap();

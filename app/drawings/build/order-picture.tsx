@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import { missingParts } from '../../../core/build/lists/missing-parts';
-import { possibleWithout } from '../../../core/build/order/order';
+import { possibleWithout } from '../../../core/build/order/possible';
 import { keptOf, tick, writeNote } from '../../../core/build/progress';
 import { cautions, positions, tools, type Task } from '../../../core/build/order/task';
 import { minuteWords } from '../../../core/build/order/minutes';
@@ -40,7 +40,7 @@ export function OrderPicture(props: PictureProps) {
     <>
       {missing.size > 0 && (
         <CheckField
-          label={`Mark what can go on while ${missing.size} parts are in the post`}
+          label={`Mark what can go on while ${missing.size === 1 ? '1 part is' : `${missing.size} parts are`} in the post`}
           checked={marked}
           onChange={setMarked}
         />

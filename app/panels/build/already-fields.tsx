@@ -43,26 +43,24 @@ export function AlreadyFields({ jobId, job }: PanelProps) {
       {things.map(({ id, what, count, fate, note }) => (
         <fieldset key={id} className="passage">
           <legend>{alreadyThings[what]}</legend>
-          <div className="two-fields">
-            <SelectField<AlreadyThing>
-              label="Thing in the model"
-              value={what}
-              options={thingOptions}
-              onChange={(next) =>
-                set('Thing in the model', id, (of) => {
-                  of.what = next;
-                  if (!fateOptions(next).some((o) => o.value === of.fate)) of.fate = 'stays';
-                })
-              }
-            />
-            <CountField
-              label="Number of them"
-              count={count}
-              least={1}
-              most={MOST}
-              onCommit={(n) => set('Number of them', id, (of) => void (of.count = n))}
-            />
-          </div>
+          <SelectField<AlreadyThing>
+            label="Thing in the model"
+            value={what}
+            options={thingOptions}
+            onChange={(next) =>
+              set('Thing in the model', id, (of) => {
+                of.what = next;
+                if (!fateOptions(next).some((o) => o.value === of.fate)) of.fate = 'stays';
+              })
+            }
+          />
+          <CountField
+            label="Number of them"
+            count={count}
+            least={1}
+            most={MOST}
+            onCommit={(n) => set('Number of them', id, (of) => void (of.count = n))}
+          />
           <Choice<Fate>
             label="What becomes of it"
             value={fate}

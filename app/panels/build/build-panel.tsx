@@ -61,7 +61,7 @@ export function BuildPanel(props: PanelProps) {
           </p>
           <p className="hint">
             {minuteWords(answer.order.minutes)} in all; the tool is changed {answer.order.cost.toolChanges}{' '}
-            times, as they were written down {answer.order.plain.toolChanges}.
+            times, {answer.order.plain.toolChanges} in the order the steps are thought of.
           </p>
         </>
       )}
