@@ -1,6 +1,7 @@
 import { isOnBoard } from '../../assembly/on-board';
 import { terminalKey, type Assembly, type Lead, type Part, type Terminal } from '../../assembly/assembly';
 import { wireRoleNames } from '../../document/wire-legend';
+import { inSentence } from '../../quantity/format';
 import { isMadeByHand } from './driver-feed';
 import type { AnyJob } from '../../document/layout';
 
@@ -25,6 +26,12 @@ export function holds(part: Part, job: AnyJob): number {
     default:
       return HOLDS.screw;
   }
+}
+
+/** What a pad is told by: the output it is at, the part whose lamps it feeds, or the side it is. */
+function padName(part: Part, terminal: string, role: Lead['role']): string {
+  if (/^out\d/.test(terminal)) return terminal.replace('out', 'output ');
+  return role === 'lamp' ? inSentence(part.label) : wireRoleNames[role];
 }
 
 /** Where more wires come to a terminal than it holds they meet on a pad beside it, from which one goes to it. */
@@ -52,7 +59,7 @@ export function withPads(assembly: Assembly, job: AnyJob): Assembly {
       id,
       kind: 'junction',
       form: 'pad',
-      label: `Common pad (${/^out\d/.test(end.terminal) ? end.terminal.replace('out', 'output ') : wireRoleNames[role]})`,
+      label: `Common pad (${padName(part, end.terminal, role)})`,
       taps: null,
       path: part.path,
       line: part.line,
