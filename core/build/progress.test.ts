@@ -118,3 +118,35 @@ describe('ticking tasks', () => {
     expect(nextTask(all, at.jobs[displayId].progress)).toBeNull();
   });
 });
+
+describe('a task that stands for several', () => {
+  const task = tasksIn(boatTrain(), id).find((t) => t.id === 'join A+B')!;
+  const uses = [{ key: 'lamp:white-warm', count: 4 }];
+  const begun = (done: readonly string[]): Layout =>
+    change(boatTrain(), (draft) => {
+      draft.drawer.sundries = {
+        whites: { order: 1, key: 'lamp:white-warm', name: 'Whites', count: 10, price: 0.2, kept: '' },
+      };
+      draft.jobs[id].progress.tasks = Object.fromEntries(
+        done.map((of) => [
+          of,
+          { done: true, note: `note ${of}`, taken: [{ from: 'sundries', id: 'whites', count: 2 }] },
+        ]),
+      );
+    }).layout;
+  test('is done when each of them was, with their notes', () => {
+    expect(task.formerly).toEqual(['join A', 'join B']);
+    const kept = keptOf(begun(['join A', 'join B']).jobs[id].progress, task);
+    expect(kept).toMatchObject({ done: true, note: 'note join A; note join B' });
+    expect(keptOf(begun(['join A']).jobs[id].progress, task).done).toBe(false);
+  });
+  test('takes nothing twice that one of them took, and gives all of it back', () => {
+    const layout = begun(['join A']);
+    const done = change(layout, (draft) => tick(draft, id, { ...task, uses }, true)).layout;
+    expect(done.drawer.sundries.whites.count).toBe(8);
+    expect(done.jobs[id].progress.tasks).not.toHaveProperty('join A');
+    expect(keptOf(done.jobs[id].progress, task).note).toBe('note join A');
+    const undone = change(done, (draft) => tick(draft, id, { ...task, uses }, false)).layout;
+    expect(undone.drawer.sundries.whites.count).toBe(12);
+  });
+});

@@ -9,8 +9,11 @@ import { anyJobIn } from '../../document/jobs';
 import { change } from '../../document/patch';
 import { driverOf } from '../../document/aspect-record';
 import { benchOf } from '../bench';
+import { orderOf } from '../../build/order/order';
 import { wiringTable } from '../../build/wiring-table';
+import { coachIn } from '../../kinds/coach/jobs';
 import { asWired } from '.';
+import type { Layout } from '../../document/layout';
 
 const cases: readonly Case[] = generatedKinds.flatMap((k) =>
   fc.sample(generatedJobs[k], { numRuns: 34, seed: 31 }),
@@ -90,6 +93,37 @@ describe('what is wired by hand, over 300 generated jobs of every kind', () => {
       }
     }
     expect(together).toBeGreaterThan(20);
+  });
+});
+
+describe('a strip', () => {
+  /** The saloon's four units of 50 mm, so far apart from middle to middle. */
+  const saloon = (apart: number) => {
+    const { layout } = change(boatTrain(), (draft) => {
+      Object.values(coachIn(draft as Layout, 'open-saloon').lamps).forEach((lamp, i) => {
+        (lamp as { placeMillimetres: number }).placeMillimetres = 30 + i * apart;
+      });
+    });
+    return { layout, jobId: 'open-saloon' };
+  };
+  test('that is not cut is one piece: no wire goes from unit to unit, leads are soldered to its end alone', () => {
+    const { layout, jobId } = saloon(50);
+    const { assembly } = asWired(benchOf(layout, jobId));
+    const units = new Set(assembly.parts.filter((p) => p.kind === 'lamp').map((p) => p.id));
+    const between = assembly.leads.filter((l) => units.has(l.from.part) && units.has(l.to.part));
+    expect(between).toHaveLength(6);
+    expect(between.every((l) => l.uncut)).toBe(true);
+    const made = orderOf(benchOf(layout, jobId));
+    const leads = made.ok && made.order.tasks.find((t) => t.id.startsWith('leads '));
+    expect(leads && leads.joins).toHaveLength(2);
+  });
+  test('that is cut has links of its gaps', () => {
+    const { layout, jobId } = saloon(60);
+    const rows = wiringTable(benchOf(layout, jobId)).filter(
+      (r) => r.from.startsWith('Strip unit') && r.to.startsWith('Strip unit'),
+    );
+    expect(rows).toHaveLength(6);
+    for (const r of rows) expect(r).toMatchObject({ runMillimetres: 10, cutMillimetres: 20 });
   });
 });
 
