@@ -8,6 +8,10 @@ import { shines } from '../../assembly/assembly';
 import { isOnBoard } from '../../assembly/on-board';
 import { resistorDiameter } from '../../assembly/passages';
 import { anyJobIn } from '../../document/jobs';
+import { isOnRails } from '../../document/job-record';
+import { bulbs } from '../../part/bulb';
+import { lampBodies } from '../../part/lamp-body';
+import { cellsOf } from '../../study/cell-life';
 import { change } from '../../document/patch';
 import { checkJob } from '../../finding/check';
 import { driverOf } from '../../document/aspect-record';
@@ -44,6 +48,7 @@ const orderIn = ({ layout, jobId }: Case): BuildOrder | null => {
   const made = orderOf(benchOf(layout, jobId));
   return made.ok ? made.order : null;
 };
+const hasCells = (bench: ReturnType<typeof benchOf>): boolean => cellsOf(bench).length > 0;
 const place = (order: BuildOrder, id: string): number =>
   order.tasks.findIndex((t) => t.id === id || t.formerly.includes(id));
 
@@ -196,6 +201,58 @@ describe('over 500 generated jobs of all kinds', () => {
           )
             if (!/backs/.test(brush.id)) expect(place(order, brush.id)).toBeLessThan(place(order, t.id));
     }
+  });
+  test('sentences hang on facts: none speaks of what the job does not have', () => {
+    const seen = new Map<string, number>();
+    for (const { layout, jobId, order } of orders) {
+      const bench = benchOf(layout, jobId);
+      const { parts } = asWired(bench).assembly;
+      const has = (kind: string, form?: string): boolean =>
+        parts.some((p) => p.kind === kind && (form === undefined || ('form' in p && p.form === form)));
+      const { job } = bench;
+      const string = 'string' in job && job.string !== null && job.string !== undefined;
+      const facts: readonly (readonly [RegExp, boolean])[] = [
+        [/pickups/, isOnRails(job) && supplyKind(bench.supply).onTrack],
+        [/\bin its holder|tags of its holder/, parts.some((p) => p.kind === 'rails') && hasCells(bench)],
+        [/stripe to minus/, has('electrolytic') || string],
+        [/terminal strip/, has('junction', 'strip')],
+        [/long wires?\b/, has('junction', 'wire')],
+        [/copper rails/, has('junction', 'rail')],
+        [/common pads?\b/, has('junction', 'pad')],
+        [/converter/, has('regulator')],
+        [/small computer/, has('driver') || string],
+        [/\bthe switch\b/, has('switch')],
+        [/plug or decoder|Rails to the decoder/, has('decoder')],
+        [/\bmasts?\b/i, job.kind === 'lamp'],
+        [/the resistor between/, has('resistor') || has('limiter')],
+      ];
+      for (const t of order.tasks)
+        for (const [words, so] of facts) {
+          if (!words.test(`${t.does} ${t.says}`)) continue;
+          expect(so, `${jobId}: ${t.does}: ${t.says}`).toBe(true);
+          seen.set(words.source, (seen.get(words.source) ?? 0) + 1);
+        }
+      const electrolytic = has('electrolytic') || string;
+      expect(order.tasks.some((t) => t.caution === 'polarity') && !electrolytic).toBe(false);
+    }
+    expect(seen.size).toBe(13);
+  });
+  test('the body a lamp comes in is part of what it is: no lot, test or list mixes two', () => {
+    let told = 0;
+    for (const { layout, jobId, order } of orders) {
+      const { job } = benchOf(layout, jobId);
+      if (job.kind !== 'locomotive') continue;
+      for (const t of order.tasks.filter((of) => of.id.startsWith('test '))) {
+        const bodies = new Set(t.lamps.map((l) => job.lamps[l].body));
+        expect(bodies.size).toBe(1);
+        expect(t.does.toLowerCase()).toContain(lampBodies[[...bodies][0]].name.toLowerCase());
+        told++;
+      }
+      const names = needsOf(layout, [jobId]).map((n) => n.name.toLowerCase());
+      for (const lamp of Object.values(job.lamps).filter((l) => !Object.hasOwn(bulbs, l.part)))
+        expect(names.some((n) => n.includes(lampBodies[lamp.body].name.toLowerCase()))).toBe(true);
+    }
+    expect(told).toBeGreaterThan(50);
   });
   test('no task comes before what it needs', () => {
     for (const { order } of orders)

@@ -1,4 +1,4 @@
-import { formatQuantity } from '../../quantity/format';
+import { formatQuantity, inSentence } from '../../quantity/format';
 import { addressableStrings } from '../../part/addressable';
 import { bulbs } from '../../part/bulb';
 import { inOrder } from '../../document/in-order';
@@ -32,7 +32,7 @@ function stringWork(string: NonNullable<SceneRecord['string']>, lamps: readonly 
   ];
   return {
     id: 'string',
-    does: `Join the string: ${name}, ${count} lamps, ${addressableStrings[sort].name}`,
+    does: `Join the string: ${name}, ${count === 1 ? '1 lamp' : `${count} lamps`}${name === addressableStrings[sort].name ? '' : `, ${inSentence(addressableStrings[sort].name)}`}`,
     says: says.join(' '),
     tool: 'iron',
     lamps,

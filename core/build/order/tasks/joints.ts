@@ -116,7 +116,7 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
     };
   },
   along: (of) => {
-    const wires = of.parts.filter((p) => p.kind === 'junction').length;
+    const wires = of.parts.filter((p) => p.kind === 'junction' && p.form === 'wire').length;
     const place = of.making.placeNames(of.name);
     return {
       ...(wires > 0
