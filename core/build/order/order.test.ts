@@ -101,7 +101,9 @@ describe('over 500 generated jobs of all kinds', () => {
           const mm = (f: number): string => formatQuantity(f, 'millimetre', { significant: 3 });
           expect(order.tasks[hole].does).toContain(mm(boreMillimetres));
           expect(t.says).toContain(mm(boreMillimetres));
-          expect(order.tasks[hole].says).toContain(`${mm(lengthMillimetres)} deep`);
+          expect(order.tasks[hole].says).toContain(
+            `${mm(lengthMillimetres)} ${passages[id].kind === 'slot' ? 'long' : 'deep'}`,
+          );
           drilled++;
         }
       }
@@ -445,6 +447,8 @@ describe('worked cases, common practice, no source', () => {
     const circuit = order.tasks.find((t) => t.id.startsWith('resistors '))!.id;
     before(order, 'thread end-A', circuit);
     expect(order.tasks.some((t) => t.id.startsWith('at-lamp '))).toBe(false);
+    // Nothing is said of bodies that would go through.
+    expect(order.tasks.some((t) => t.says.includes('not go through'))).toBe(false);
   });
   test('a switch of its own gets a slot where it sits, masts and hoods are bought for the work that uses them', () => {
     const seated = orderIn(

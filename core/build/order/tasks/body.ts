@@ -110,7 +110,7 @@ function holeTasks({ bench, facts, passages, places, count, through, works }: Ma
         tool === 'drill'
           ? `Drill ${times(many)}${size} for the leads: ${names}`
           : `File ${times(many)}the ${inSentence(passageKinds[first.kind])}, ${size}: ${names}`,
-      says: `${mm(first.lengthMillimetres)} deep${opening ? ', the edge broken: it skins the leads' : ''}. ${facts.hole?.(bench.job, first) ?? ''}${there}`.trim(),
+      says: `${mm(first.lengthMillimetres)} ${tool === 'drill' ? 'deep' : 'long'}${opening ? ', the edge broken: it skins the leads' : ''}. ${facts.hole?.(bench.job, first) ?? ''}${there}`.trim(),
       tool,
       sizes: tool === 'drill' ? [first.boreMillimetres] : [],
       position: opening ? 'shell' : 'bench',

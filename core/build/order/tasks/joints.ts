@@ -108,9 +108,11 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
   },
   resistors({ making, parts }) {
     const own = parts.filter((p) => p.kind === 'resistor' && p.lamp !== null && p.place === null);
+    // Some stand there though they would go through, because the person wants them so.
+    const wanted = own.some((p) => p.circuit !== null && making.bench.job.circuits[p.circuit].resistorsFar);
     return {
       does: `Solder ${itsResistors(own, making)} at the far ${own.length * making.count === 1 ? 'end' : 'ends'}`,
-      says: `${resistorWords(own, making.count)}. Their bodies do not go through; either lead will do.`,
+      says: `${resistorWords(own, making.count)}. ${wanted ? 'Either lead will do.' : `${own.length * making.count === 1 ? 'Its body does' : 'Their bodies do'} not go through; either lead will do.`}`,
       position: 'inside',
       uses: usesOf(own, making.count),
     };

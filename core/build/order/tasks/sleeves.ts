@@ -83,7 +83,7 @@ export function shrunk(
     return [
       act({
         id: `shrink ${name}`,
-        does: `Push ${counted(pieces, 'sleeve')} over their joints and shrink them`,
+        does: `Push ${counted(pieces, 'sleeve')} over ${pieces === 1 ? 'its joint and shrink it' : 'their joints and shrink them'}`,
         says: `Centred over the bare metal, then a moment of heat all round${name === 'inside' && facts.thinShell(bench.job) ? '; card between it and the shell' : ''}. None of the metal shows.`,
         tool: 'heat',
         position: name === 'bench' ? 'bench' : 'inside',
