@@ -2,7 +2,7 @@ import { cellTypes } from '../part/cell';
 import { reservoirPrice } from '../part/electrolytic';
 import { terminalKey, type Assembly, type Part } from '../assembly/assembly';
 import { boardsOf, isOnBoard, type BoardNeed } from '../assembly/on-board';
-import { isFeedPart } from './wired';
+import { isFeedPart } from './wired/feed-parts';
 import { boardSort, piecesOf, plugSort, sortOf, stockOf } from './stock';
 import type { Layout } from '../document/layout';
 import type { Supply } from '../supply';

@@ -1,6 +1,6 @@
 import { formatQuantity, inSentence, shortOhms } from '../quantity/format';
 import { wattsName } from '../part/resistor';
-import { isFeedPart } from './wired';
+import { isFeedPart } from './wired/feed-parts';
 import { inOrder } from '../document/in-order';
 import { wireOf, type WireName } from '../part/wire';
 import type { Part } from '../assembly/assembly';

@@ -1,6 +1,6 @@
 import { shines, type Lead, type Part } from '../../assembly/assembly';
 import { isOnBoard } from '../../assembly/on-board';
-import { isFeedPart } from '../../study/wired';
+import { isFeedPart } from '../../study/wired/feed-parts';
 import type { JoinedEnd } from './task';
 import type { Making } from './making';
 

@@ -4,6 +4,7 @@ import { formatQuantity } from '../../quantity/format';
 import { supplyKind } from '../../supply';
 import type { Assembly, Lead, Part, Terminal } from '../../assembly/assembly';
 import type { DriverRecord } from '../../document/driver-record';
+import { feedParts } from './feed-parts';
 import type { Bench } from '../bench';
 import type { JobCore } from '../../document/job-record';
 import type { WireRole } from '../../document/wire-legend';
@@ -20,17 +21,6 @@ const DROPOUT_VOLTS = 1.5;
 
 /** Whether what drives the lamps of a job is put together by hand, from parts and pins. */
 export const isMadeByHand = (job: JobCore): boolean => madeByHand.includes(driverOf(job)?.kind as never);
-
-/** Ids of what stands before a driver. */
-const feedParts = {
-  bridge: 'feed-bridge',
-  reservoir: 'feed-reservoir',
-  converter: 'feed-converter',
-} as const;
-
-/** Whether a part stands before a driver that is put together by hand. */
-export const isFeedPart = ({ id }: Pick<Part, 'id'>): boolean =>
-  (Object.values(feedParts) as string[]).includes(id);
 
 const t = (part: string, terminal: string): Terminal => ({ part, terminal });
 

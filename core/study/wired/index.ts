@@ -8,13 +8,12 @@ import {
   type Terminal,
 } from '../../assembly/assembly';
 import { withSecondBogie, withStripOrRail } from './at-source';
-import { isFeedPart, lampsPlusOf, withDriverFeed } from './driver-feed';
+import { lampsPlusOf, withDriverFeed } from './driver-feed';
+import { isFeedPart } from './feed-parts';
 import { laidInPlaces } from './in-places';
 import { withPads } from './pads';
 import { toldApart } from './told-apart';
 import type { Bench } from '../bench';
-
-export { isFeedPart };
 
 const wiredBenches = new WeakMap<Bench, Bench>();
 

@@ -1,4 +1,4 @@
-import { isFeedPart } from './driver-feed';
+import { isFeedPart } from './feed-parts';
 import { isScenery } from '../../document/scenery-record';
 import { wiringOf } from '../../kinds/wirings';
 import type { AnyJob } from '../../document/layout';

@@ -6,7 +6,7 @@ import { wattsName } from '../../../part/resistor';
 import { supplyKind } from '../../../supply';
 import { boardsOf } from '../../../assembly/on-board';
 import { boardSort, plugSort, usesOf } from '../../../study/stock';
-import { isFeedPart } from '../../../study/wired';
+import { isFeedPart } from '../../../study/wired/feed-parts';
 import { groupOf, type Ends } from '../ends';
 import { formerlyOf } from '../like-places';
 import { counted as count, times, type Making } from '../making';
