@@ -63,7 +63,7 @@ export default defineConfig({
             },
             {
               name: 'core',
-              test: /\/core\/(?!kinds|build|feed|overhead|part\/rail|part\/feed-wire|study\/wired|study\/already|study\/job-cost|study\/join-needs|study\/pass-leads|finding\/does-not-pass)/,
+              test: /\/core\/(?!kinds|build|feed|overhead|part\/rail|part\/feed-wire)/,
               minShareCount: 5,
               priority: 1,
             },

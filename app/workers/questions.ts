@@ -278,11 +278,6 @@ export const questions = {
     const { orderOf } = await import('../../core/build/order/order');
     return orderOf(laid(layout, of));
   },
-  /** Parts that the drawer lacks, by their id. */
-  async missing(layout: Layout, of: OfJob): Promise<readonly string[]> {
-    const { missingParts } = await import('../../core/build/lists/missing-parts');
-    return [...missingParts(layout, laid(layout, of))];
-  },
   /** The sheet for the bench, as a page and as Markdown; with the proof where there is time for it. */
   async sheet(
     layout: Layout,

@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
+import { missingParts } from '../../../core/build/lists/missing-parts';
 import { possibleWithout } from '../../../core/build/order/possible';
 import { keptOf, tick, writeNote } from '../../../core/build/progress';
 import { cautions, positions, tools, type Task } from '../../../core/build/order/task';
@@ -7,7 +8,6 @@ import { minuteWords } from '../../../core/build/order/minutes';
 import { CheckField } from '../../fields/check-field';
 import { TextField } from '../../fields/text-field';
 import { useLayoutStore } from '../../store/layout-store';
-import { useStudy } from '../../workers/use-study';
 import { useOrder } from './use-order';
 import type { PictureProps } from '../../kinds/face';
 import './build.css';
@@ -16,13 +16,12 @@ const Collisions = lazy(async () => ({ default: (await import('./collisions')).C
 
 /** The tasks in the order that works, to be ticked; pressed, one tells how, why it comes here, and takes a note. */
 export function OrderPicture(props: PictureProps) {
-  const { layout, jobId, job, hand } = props;
+  const { layout, jobId, job, solved } = props;
   const { answer, failure, stale } = useOrder(props);
   const [marked, setMarked] = useState(false);
   const [open, setOpen] = useState<string | null>(null);
   const order = answer?.ok ? answer.order : null;
-  const { answer: lacks } = useStudy('missing', layout, { jobId, supplyId: hand.supplyId ?? undefined });
-  const missing = useMemo(() => new Set(lacks), [lacks]);
+  const missing = useMemo(() => missingParts(layout, solved.bench), [layout, solved.bench]);
   const can = useMemo(
     () => new Set(order && marked ? possibleWithout(order, missing).map((t) => t.id) : []),
     [order, marked, missing],

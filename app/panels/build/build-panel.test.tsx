@@ -4,7 +4,6 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
 import { orderOf } from '../../../core/build/order/order';
 import { keptOf } from '../../../core/build/progress';
-import { missingParts } from '../../../core/build/lists/missing-parts';
 import { shoppingList } from '../../../core/build/lists/shopping';
 import { benchOf } from '../../../core/study/bench';
 import { asWired } from '../../../core/study/wired';
@@ -23,16 +22,8 @@ import type { PictureProps } from '../../kinds/face';
 
 // What the worker answers is worked out here, at once.
 vi.mock('../../workers/use-study', () => ({
-  useStudy: (
-    name: 'order' | 'missing' | 'shopping',
-    layout: Layout,
-    of: { jobId: string; jobIds: string[] },
-  ) => ({
-    answer: {
-      order: () => orderOf(benchOf(layout, of.jobId)),
-      missing: () => [...missingParts(layout, benchOf(layout, of.jobId))],
-      shopping: () => shoppingList(layout, of.jobIds),
-    }[name]?.(),
+  useStudy: (name: string, layout: Layout, of: { jobId: string; jobIds: string[] }) => ({
+    answer: name === 'order' ? orderOf(benchOf(layout, of.jobId)) : shoppingList(layout, of.jobIds),
     failure: null,
     stale: false,
   }),

@@ -23,14 +23,14 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   lamps: {
     goes: {
       does: (n) => `Take ${many(n, 'old lamp', 'old lamps')} out`,
-      says: 'Its leads cut close to what they come from, not to the lamp: what is left shows which went where. What they were on is insulated.',
+      says: 'Its leads are cut at the far end and labelled.',
       tool: 'knife',
       minutes: 2,
       undone: 'can',
     },
     reused: {
       does: (n) => `Look at ${many(n, 'old lamp', 'old lamps')} on the supply they were made for`,
-      says: 'What lights evenly stays in its place; what is dark or brown in its glass is bought new.',
+      says: 'What is dark is bought new.',
       tool: 'hands',
       minutes: 1,
       undone: 'can',
@@ -39,7 +39,7 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   mounts: {
     goes: {
       does: (n) => `Take ${many(n, 'lamp holder', 'lamp holders')} out`,
-      says: 'Unclipped or cut off flush; the edge is filed, or it skins the leads.',
+      says: 'Cut off flush; a sharp edge skins the leads.',
       tool: 'knife',
       minutes: 3,
       undone: 'cannot',
@@ -48,14 +48,14 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   pegs: {
     goes: {
       does: (n) => `Trim ${many(n, 'lens peg', 'lens pegs')} 2 to 3 mm short`,
-      says: 'A little at a time, the cut end polished: the lamp sits close behind it and does not push it out.',
+      says: 'A little at a time; the cut end polished.',
       tool: 'knife',
       minutes: 3,
       undone: 'cannot',
     },
     reused: {
       does: (n) => `Clean ${many(n, 'lens peg', 'lens pegs')}`,
-      says: 'Paint and glue off the end that the lamp shines into.',
+      says: 'The end that the lamp shines into.',
       tool: 'hands',
       minutes: 1,
       undone: 'can',
@@ -64,7 +64,7 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   seats: {
     goes: {
       does: () => 'Take the seats out',
-      says: 'Clips or spots of glue; kept whole, they go back over the wires or have a groove filed for them.',
+      says: 'They go back over the wires.',
       tool: 'hands',
       minutes: 5,
       undone: 'can',
@@ -73,7 +73,7 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   weight: {
     goes: {
       does: () => 'Take the weight out',
-      says: 'As much is put back elsewhere: it holds the wheels on the rails. Bare metal near wires is taped.',
+      says: 'As much is put back elsewhere: it holds the wheels on the rails.',
       tool: 'hands',
       minutes: 4,
       undone: 'can',
@@ -82,7 +82,7 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   suppressor: {
     goes: {
       does: () => 'Take the interference suppressor out',
-      says: 'A capacitor across the rails blunts the pulses a decoder reads; chokes in the motor leads may stay.',
+      says: 'It blunts the pulses a decoder reads.',
       tool: 'iron',
       minutes: 3,
       undone: 'can',
@@ -91,14 +91,14 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   board: {
     goes: {
       does: () => 'Take the board out',
-      says: 'Before a lead comes off it: each is labelled by what it goes to. It is kept in the box.',
+      says: 'Each lead is labelled before it comes off.',
       tool: 'iron',
       minutes: 8,
       undone: 'can',
     },
     reused: {
       does: () => 'Look where the traces of the board go',
-      says: 'From each pad with a tester: which are rail, motor and lamp, and what stands between them.',
+      says: 'With the tester: which pads are rail, motor and lamp.',
       tool: 'hands',
       minutes: 5,
       undone: 'can',
@@ -107,14 +107,14 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   decoder: {
     goes: {
       does: () => 'Take the old decoder out',
-      says: 'By its plug, straight, never by its wires; its address is written down first.',
+      says: 'By its plug, never by its wires.',
       tool: 'hands',
       minutes: 2,
       undone: 'can',
     },
     reused: {
       does: () => 'Read the decoder out',
-      says: 'Its address and what each output does now are written down, before anything is changed.',
+      says: 'Its address and outputs are written down.',
       tool: 'hands',
       minutes: 5,
       undone: 'can',
