@@ -53,13 +53,6 @@ const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
       minutes: 3,
       undone: 'cannot',
     },
-    reused: {
-      does: (n) => `Clean ${many(n, 'lens peg', 'lens pegs')}`,
-      says: 'The end that the lamp shines into.',
-      tool: 'hands',
-      minutes: 1,
-      undone: 'can',
-    },
   },
   seats: {
     goes: {

@@ -124,7 +124,7 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
       ...(wires > 0
         ? {
             does: `Solder the lamps of ${place} to their ${wires === 1 ? 'long wire' : 'long wires'}`,
-            says: `${count(of.ends.joints(of.task), 'joint')}. ${lacquered(of) ? 'The lacquer is burnt off by the iron for 3 mm at each lamp, the wire not cut; ' : 'The insulation is slit and pushed back 3 mm at each lamp, the wire not cut; '}${wires > 1 ? 'bare places of one never beside those of the other, ' : ''}tape over each when it is tested.`,
+            says: `${count(of.ends.joints(of.task), 'joint')}. ${lacquered(of) ? 'Lacquer burnt off' : 'Insulation pushed back'} for 3 mm at each lamp, the wire not cut; ${wires > 1 ? 'bare places of one never beside those of the other, ' : ''}tape over each when it is tested.`,
           }
         : {
             does: `Join the lamps of ${place} from one to the next`,
@@ -135,14 +135,14 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
   },
   strip: ({ making, joins }) => ({
     does: 'Screw the leads into the terminal strip',
-    says: `${count(joins.length * making.count, 'end')}, one side of the strip for plus, the other for minus; ways of one side are bridged with bare wire. Ends twisted, not tinned: solder creeps under a screw.`,
+    says: `${count(joins.length * making.count, 'end')}, one side of the strip for plus, the other for minus; ways of a side bridged with bare wire. Ends twisted, not tinned.`,
     tool: 'screwdriver',
     position: 'inside',
     uses: soldUses(joinNeeds(making.bench), making.count),
   }),
   rail: ({ making, joins }) => ({
     does: 'Lay the two copper rails and solder the leads to them',
-    says: `${count(joins.length * making.count, 'end')}. Pinned or stapled under the board, 20 mm apart, plus and minus marked at both their ends.`,
+    says: `${count(joins.length * making.count, 'end')}. Pinned under the board, 20 mm apart, marked at both ends.`,
     position: 'inside',
     uses: soldUses(joinNeeds(making.bench), making.count),
   }),
