@@ -18,100 +18,43 @@ export const ALREADY = 'already ';
 const many = (count: number, one: string, more: string): string =>
   count === 1 ? `the ${one}` : `${count} ${more}`;
 
-/** Minutes and ways (common practice, no source). */
+/** What is said where a thing comes out, and where it is looked at before it is used again. */
+const out = (what: string, tool: BodyWork['tool'] = 'hands', minutes = 4): Doing => ({
+  does: (n) => `Take out: ${n > 1 ? `${n} × ` : ''}${what}`,
+  says: 'Leads labelled as they come off; kept in the box.',
+  tool,
+  minutes,
+  undone: 'can',
+});
+
 const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   lamps: {
-    goes: {
-      does: (n) => `Take ${many(n, 'old lamp', 'old lamps')} out`,
-      says: 'Its leads are cut at the far end and labelled.',
-      tool: 'knife',
-      minutes: 2,
-      undone: 'can',
-    },
-    reused: {
-      does: (n) => `Look at ${many(n, 'old lamp', 'old lamps')} on the supply they were made for`,
-      says: 'What is dark is bought new.',
-      tool: 'hands',
-      minutes: 1,
-      undone: 'can',
-    },
+    goes: { ...out('', 'knife', 2), does: (n) => `Take ${many(n, 'old lamp', 'old lamps')} out` },
+    reused: { ...out('', 'hands', 1), does: () => 'Test the old lamps', says: 'What is dark is bought new.' },
   },
-  mounts: {
-    goes: {
-      does: (n) => `Take ${many(n, 'lamp holder', 'lamp holders')} out`,
-      says: 'Cut off flush; a sharp edge skins the leads.',
-      tool: 'knife',
-      minutes: 3,
-      undone: 'cannot',
-    },
-  },
+  mounts: { goes: out('lamp holders', 'knife') },
   pegs: {
     goes: {
-      does: (n) => `Trim ${many(n, 'lens peg', 'lens pegs')} 2 to 3 mm short`,
-      says: 'A little at a time; the cut end polished.',
-      tool: 'knife',
-      minutes: 3,
+      ...out('', 'knife'),
+      does: () => 'Trim the lens pegs 2 to 3 mm short',
+      says: 'A little at a time.',
       undone: 'cannot',
     },
   },
-  seats: {
-    goes: {
-      does: () => 'Take the seats out',
-      says: 'They go back over the wires.',
-      tool: 'hands',
-      minutes: 5,
-      undone: 'can',
-    },
-  },
-  weight: {
-    goes: {
-      does: () => 'Take the weight out',
-      says: 'As much is put back elsewhere: it holds the wheels on the rails.',
-      tool: 'hands',
-      minutes: 4,
-      undone: 'can',
-    },
-  },
-  suppressor: {
-    goes: {
-      does: () => 'Take the interference suppressor out',
-      says: 'It blunts the pulses a decoder reads.',
-      tool: 'iron',
-      minutes: 3,
-      undone: 'can',
-    },
-  },
+  seats: { goes: out('seats') },
+  weight: { goes: out('weight') },
+  suppressor: { goes: out('interference suppressor', 'iron') },
   board: {
-    goes: {
-      does: () => 'Take the board out',
-      says: 'Each lead is labelled before it comes off.',
-      tool: 'iron',
-      minutes: 8,
-      undone: 'can',
-    },
+    goes: out('board', 'iron', 8),
     reused: {
+      ...out(''),
       does: () => 'Look where the traces of the board go',
-      says: 'With the tester: which pads are rail, motor and lamp.',
-      tool: 'hands',
-      minutes: 5,
-      undone: 'can',
+      says: 'Rail, motor and lamp pads, with the tester.',
     },
   },
   decoder: {
-    goes: {
-      does: () => 'Take the old decoder out',
-      says: 'By its plug, never by its wires.',
-      tool: 'hands',
-      minutes: 2,
-      undone: 'can',
-    },
-    reused: {
-      does: () => 'Read the decoder out',
-      says: 'Its address and outputs are written down.',
-      tool: 'hands',
-      minutes: 5,
-      undone: 'can',
-    },
+    goes: out('old decoder'),
+    reused: { ...out(''), does: () => 'Read the decoder out', says: 'Its address is written down.' },
   },
 };
 
