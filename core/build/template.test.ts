@@ -6,14 +6,13 @@ import { generatedJobs, generatedKinds } from '../../tests/kinds';
 import { coachIn } from '../kinds/coach/jobs';
 import { lampRoles } from '../document/lamp-roles';
 import { locomotiveIn } from '../kinds/locomotive/jobs';
-import { orderFactsOf } from '../kinds/orders';
+import { templatesOf as ofKind } from '../kinds/templates';
 import { change } from '../document/patch';
 import { usualBoard, usualTabs } from '../kinds/coach/usual-fit';
 import { BAR_MILLIMETRES, templatePapers, templateSvg, type Template } from './template';
 import type { Layout } from '../document/layout';
 
-const templatesOf = (layout: Layout, id: string): readonly Template[] =>
-  orderFactsOf(layout.jobs[id].kind).templates(layout, layout.jobs[id]);
+const templatesOf = (layout: Layout, id: string): readonly Template[] => ofKind(layout, layout.jobs[id]);
 /** The SVG as a printer gets it, with how many millimetres one of its units is. */
 function printed(template: Template): { svg: Element; scale: number; all: (of: string) => Element[] } {
   const svg = new DOMParser().parseFromString(templateSvg(template), 'image/svg+xml').documentElement;

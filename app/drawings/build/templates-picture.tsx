@@ -1,6 +1,6 @@
 import { Button, Empty } from 'antd';
 import { templatePapers, templateSvg } from '../../../core/build/template';
-import { orderFactsOf } from '../../../core/kinds/orders';
+import { templatesOf } from '../../../core/kinds/templates';
 import { saveFile } from '../../storage/files';
 import { Drawn } from './drawn';
 import type { PictureProps } from '../../kinds/face';
@@ -8,7 +8,7 @@ import './build.css';
 
 /** Papers at full size, to stick on and drill, file or cut by. */
 export function TemplatesPicture({ layout, jobId, job }: PictureProps) {
-  const templates = orderFactsOf(job.kind).templates(layout, job);
+  const templates = templatesOf(layout, job);
   if (templates.length === 0)
     return <Empty description="Nothing is drilled, filed or cut by a template here." />;
   return (

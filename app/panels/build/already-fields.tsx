@@ -26,7 +26,7 @@ const thingOptions = (Object.keys(alreadyThings) as AlreadyThing[]).map((value) 
 /** What can become of a thing: only what the lights can use is used again, pegs are cleaned. */
 const fateOptions = (what: AlreadyThing) =>
   (Object.keys(fates) as Fate[])
-    .filter((value) => value !== 'reused' || reusable.includes(what))
+    .filter((value) => value !== 'reused' || reusable.includes(what) || what === 'pegs')
     .map((value) => ({ value, name: fates[value] }));
 
 /** What is in the model before work begins, and what becomes of it: what comes out is a step, what is used again is not bought. */

@@ -18,43 +18,107 @@ export const ALREADY = 'already ';
 const many = (count: number, one: string, more: string): string =>
   count === 1 ? `the ${one}` : `${count} ${more}`;
 
-/** What is said where a thing comes out, and where it is looked at before it is used again. */
-const out = (what: string, tool: BodyWork['tool'] = 'hands', minutes = 4): Doing => ({
-  does: (n) => `Take out: ${n > 1 ? `${n} × ` : ''}${what}`,
-  says: 'Leads labelled as they come off; kept in the box.',
-  tool,
-  minutes,
-  undone: 'can',
-});
-
+/** Minutes and ways (common practice, no source). */
 const doings: Readonly<Record<AlreadyThing, Partial<Record<Fate, Doing>>>> = {
   lamps: {
-    goes: { ...out('', 'knife', 2), does: (n) => `Take ${many(n, 'old lamp', 'old lamps')} out` },
-    reused: { ...out('', 'hands', 1), does: () => 'Test the old lamps', says: 'What is dark is bought new.' },
-  },
-  mounts: { goes: out('lamp holders', 'knife') },
-  pegs: {
     goes: {
-      ...out('', 'knife'),
-      does: () => 'Trim the lens pegs 2 to 3 mm short',
-      says: 'A little at a time.',
+      does: (n) => `Take ${many(n, 'old lamp', 'old lamps')} out`,
+      says: 'Its leads cut close to what they come from, not to the lamp: what is left shows which went where. What they were on is insulated.',
+      tool: 'knife',
+      minutes: 2,
+      undone: 'can',
+    },
+    reused: {
+      does: (n) => `Look at ${many(n, 'old lamp', 'old lamps')} on the supply they were made for`,
+      says: 'What lights evenly stays in its place; what is dark or brown in its glass is bought new.',
+      tool: 'hands',
+      minutes: 1,
+      undone: 'can',
+    },
+  },
+  mounts: {
+    goes: {
+      does: (n) => `Take ${many(n, 'lamp holder', 'lamp holders')} out`,
+      says: 'Unclipped or cut off flush; the edge is filed, or it skins the leads.',
+      tool: 'knife',
+      minutes: 3,
       undone: 'cannot',
     },
   },
-  seats: { goes: out('seats') },
-  weight: { goes: out('weight') },
-  suppressor: { goes: out('interference suppressor', 'iron') },
-  board: {
-    goes: out('board', 'iron', 8),
+  pegs: {
+    goes: {
+      does: (n) => `Trim ${many(n, 'lens peg', 'lens pegs')} 2 to 3 mm short`,
+      says: 'A little at a time, the cut end polished: the lamp sits close behind it and does not push it out.',
+      tool: 'knife',
+      minutes: 3,
+      undone: 'cannot',
+    },
     reused: {
-      ...out(''),
+      does: (n) => `Clean ${many(n, 'lens peg', 'lens pegs')}`,
+      says: 'Paint and glue off the end that the lamp shines into.',
+      tool: 'hands',
+      minutes: 1,
+      undone: 'can',
+    },
+  },
+  seats: {
+    goes: {
+      does: () => 'Take the seats out',
+      says: 'Clips or spots of glue; kept whole, they go back over the wires or have a groove filed for them.',
+      tool: 'hands',
+      minutes: 5,
+      undone: 'can',
+    },
+  },
+  weight: {
+    goes: {
+      does: () => 'Take the weight out',
+      says: 'As much is put back elsewhere: it holds the wheels on the rails. Bare metal near wires is taped.',
+      tool: 'hands',
+      minutes: 4,
+      undone: 'can',
+    },
+  },
+  suppressor: {
+    goes: {
+      does: () => 'Take the interference suppressor out',
+      says: 'A capacitor across the rails blunts the pulses a decoder reads; chokes in the motor leads may stay.',
+      tool: 'iron',
+      minutes: 3,
+      undone: 'can',
+    },
+  },
+  board: {
+    goes: {
+      does: () => 'Take the board out',
+      says: 'Before a lead comes off it: each is labelled by what it goes to. It is kept in the box.',
+      tool: 'iron',
+      minutes: 8,
+      undone: 'can',
+    },
+    reused: {
       does: () => 'Look where the traces of the board go',
-      says: 'Rail, motor and lamp pads, with the tester.',
+      says: 'From each pad with a tester: which are rail, motor and lamp, and what stands between them.',
+      tool: 'hands',
+      minutes: 5,
+      undone: 'can',
     },
   },
   decoder: {
-    goes: out('old decoder'),
-    reused: { ...out(''), does: () => 'Read the decoder out', says: 'Its address is written down.' },
+    goes: {
+      does: () => 'Take the old decoder out',
+      says: 'By its plug, straight, never by its wires; its address is written down first.',
+      tool: 'hands',
+      minutes: 2,
+      undone: 'can',
+    },
+    reused: {
+      does: () => 'Read the decoder out',
+      says: 'Its address and what each output does now are written down, before anything is changed.',
+      tool: 'hands',
+      minutes: 5,
+      undone: 'can',
+    },
   },
 };
 

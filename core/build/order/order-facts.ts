@@ -2,7 +2,6 @@ import type { LampBodyName } from '../../part/lamp-body';
 import type { Passage } from '../../assembly/passages';
 import type { Layout } from '../../document/layout';
 import type { SoldNeed } from '../../part/sold-need';
-import type { Template } from '../template';
 import type { Tool } from './task';
 
 /** Work on the body: holes, notches, blackening. */
@@ -58,8 +57,6 @@ export interface OrderFacts<J> {
   bare(job: J, lampId: string): boolean;
   /** The body a lamp comes in, where the kind knows it. */
   lampBody(job: J, lampId: string): LampBodyName | null;
-  /** Papers at full size to drill, file and cut by. */
-  templates(layout: Layout, job: J): readonly Template[];
   /** Wires that have to move with something when it runs. */
   slack(job: J): string | null;
   /** Its shell is so thin that an iron goes through and light does too. */

@@ -1,4 +1,4 @@
-import { orderFactsOf } from '../../kinds/orders';
+import { templatesOf } from '../../kinds/templates';
 import { recordFacts } from '../../kinds/records';
 import { wiringOf } from '../../kinds/wirings';
 import { benchOf } from '../../study/bench';
@@ -157,7 +157,7 @@ export function sheetOf(layout: Layout, jobId: string, { findings, proof = null 
       .filter((t) => inHand.has(t) && t !== 'hands')
       .map((t) => ({ name: toolWords(t, tasks), without: without[t] ?? null })),
     cautions: (Object.keys(cautions) as CautionName[]).filter((c) => due.has(c)).map((c) => cautions[c]),
-    templates: orderFactsOf(job.kind).templates(layout, job),
+    templates: templatesOf(layout, job),
     proof,
     findings: findings
       .filter((f) => f.follows === undefined)

@@ -57,22 +57,6 @@ export const buildingOrder: OrderFacts<BuildingRecord> = {
     return !Object.hasOwn(bulbs, part) && !(Object.hasOwn(leds, part) && leds[part].form === 'fairy');
   },
   lampBody: () => null,
-  templates: (_, { body, lamps, rooms }) => [
-    {
-      id: 'ceilings',
-      name: 'Lamps along the building',
-      says: 'Left end left: where each lamp hangs along its floor.',
-      widthMillimetres: body.lengthMillimetres,
-      heightMillimetres: body.floors * body.floorMillimetres,
-      marks: inOrder(lamps).map((l, i) => ({
-        kind: 'hole',
-        x: l.alongMillimetres,
-        y: (body.floors - rooms[l.roomId].floor) * body.floorMillimetres - l.heightMillimetres,
-        millimetres: 2,
-        label: String(i + 1),
-      })),
-    },
-  ],
   slack: () => 'Leave the leads as long as the building is high, so that the roof lies beside it.',
   thinShell: ({ body }) => body.shell === 'thin-plastic',
 };

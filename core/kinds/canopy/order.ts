@@ -1,7 +1,5 @@
-import { inOrder } from '../../document/in-order';
 import { bulbs } from '../../part/bulb';
 import { leds } from '../../part/led';
-import { acrossOf } from './string';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { CanopyRecord } from './record';
 
@@ -9,7 +7,6 @@ import type { CanopyRecord } from './record';
 const PAINT = 0.5;
 const PAINT_DRIES = 30;
 const TWIST = 0.3;
-const MARK = 1.5;
 
 /** The roof lies upside down: backs painted, lamps twisted and glued under the trusses, the link hidden, the roof set on. */
 export const canopyOrder: OrderFacts<CanopyRecord> = {
@@ -59,22 +56,6 @@ export const canopyOrder: OrderFacts<CanopyRecord> = {
     return !Object.hasOwn(bulbs, part) && !(Object.hasOwn(leds, part) && leds[part].form === 'fairy');
   },
   lampBody: () => null,
-  templates: (_, { roof, lamps }) => [
-    {
-      id: 'underside',
-      name: 'Underside of the roof',
-      says: 'Seen from below, left end right: where each lamp sits.',
-      widthMillimetres: roof.lengthMillimetres,
-      heightMillimetres: roof.widthMillimetres,
-      marks: inOrder(lamps).map((l, i) => ({
-        kind: 'hole',
-        x: roof.lengthMillimetres - l.alongMillimetres,
-        y: roof.widthMillimetres / 2 + acrossOf(roof, l.side),
-        millimetres: MARK,
-        label: String(i + 1),
-      })),
-    },
-  ],
   slack: () =>
     'Leave a loop at the post as long as the roof is wide, so that it lies upside down beside its posts.',
   thinShell: () => true,

@@ -1,7 +1,6 @@
 import { bulbs } from '../../part/bulb';
 import { leds } from '../../part/led';
 import { fitAnswers, lacking } from './fit';
-import { coachTemplates } from './templates';
 import { notchWords } from './notch-words';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { CoachRecord } from './record';
@@ -84,7 +83,6 @@ export const coachOrder: OrderFacts<CoachRecord> = {
     return !Object.hasOwn(bulbs, part) && !(Object.hasOwn(leds, part) && leds[part].form === 'fairy');
   },
   lampBody: () => null,
-  templates: coachTemplates,
   slack: ({ fit }) =>
     fit.opening.hinge === 'none'
       ? 'Leave a loop as long as the coach is high, so that the roof lies beside it.'

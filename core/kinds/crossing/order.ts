@@ -1,7 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
 import { bulbs } from '../../part/bulb';
 import { crossingGoods } from './goods';
-import { crossingSize, postAt } from './road';
 import { HOLE_DEGREES } from './usual-passages';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { CrossingRecord } from './record';
@@ -10,8 +9,6 @@ import type { CrossingRecord } from './record';
 const ANGLED = 4;
 const PAINT = 4;
 const PAINT_DRIES = 60;
-/** Height of a template's strip, in millimetres. */
-const STRIP = 24;
 
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 2 });
 
@@ -71,25 +68,6 @@ export const crossingOrder: OrderFacts<CrossingRecord> = {
   placeName: (place) => (place === 'panel' ? 'the panel' : place),
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: () => null,
-  templates(_, job) {
-    const posts = Math.max(1, ...Object.values(job.lamps).map((l) => l.post));
-    return [
-      {
-        id: 'posts',
-        name: 'Posts on the board',
-        says: `Holes of ${mm(job.road.postMillimetres)}${posts > 1 ? `, ${mm(job.road.apartMillimetres)} from one to the next` : ''}.`,
-        widthMillimetres: crossingSize(job).width,
-        heightMillimetres: STRIP,
-        marks: Array.from({ length: posts }, (_, i) => ({
-          kind: 'hole',
-          x: postAt(job, i + 1),
-          y: STRIP / 2,
-          millimetres: job.road.postMillimetres,
-          label: String(i + 1),
-        })),
-      },
-    ];
-  },
   slack: () => 'Leave a loop under the board, so that the post lifts out.',
   thinShell: () => false,
 };

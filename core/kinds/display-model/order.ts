@@ -1,10 +1,6 @@
-import { inOrder } from '../../document/in-order';
 import { bulbs } from '../../part/bulb';
 import type { OrderFacts } from '../../build/order/order-facts';
 import type { DisplayModelRecord } from './record';
-
-/** Hole to begin with, in millimetres. */
-const PRICK = 1;
 
 /** A model on a stand: its lamps' leads go down the tube, and nothing has to be opened but the stand. */
 export const displayModelOrder: OrderFacts<DisplayModelRecord> = {
@@ -23,22 +19,6 @@ export const displayModelOrder: OrderFacts<DisplayModelRecord> = {
   placeName: (place) => `the ${place}`,
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: () => null,
-  templates: (_, { body, lamps }) => [
-    {
-      id: 'side',
-      name: 'Lamps from the side',
-      says: 'Stuck on the side, left end left: prick through the crosses.',
-      widthMillimetres: body.lengthMillimetres,
-      heightMillimetres: body.heightMillimetres,
-      marks: inOrder(lamps).map((lamp, i) => ({
-        kind: 'hole',
-        x: lamp.alongMillimetres,
-        y: body.heightMillimetres - lamp.heightMillimetres,
-        millimetres: PRICK,
-        label: String(i + 1),
-      })),
-    },
-  ],
   slack: () => 'Leave a loop in the stand, so that the model lifts off it.',
   thinShell: () => true,
 };

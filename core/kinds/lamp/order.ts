@@ -1,55 +1,18 @@
-import { inOrder } from '../../document/in-order';
 import { bulbs } from '../../part/bulb';
 import { fittingSorts } from '../../part/lamp-fitting';
 import { bases, hoods, mastStock, wrappedMillimetres } from '../../part/lamp-kit';
 import { leds } from '../../part/led';
 import { formatQuantity } from '../../quantity/format';
 import { lampGoods } from './goods';
-import { rowMillimetres } from './row';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
-import type { Template } from '../../build/template';
 import type { LampRecord } from './record';
 
 /** Minutes of each sort of work (common practice, no source). */
 const MAST = 3;
 const PAINT = 3;
 const PAINT_DRIES = 60;
-/** Height of a template's strip beside the row, in millimetres. */
-const STRIP = 24;
 
 const mm = (figure: number): string => formatQuantity(figure, 'millimetre', { significant: 3 });
-
-/** Holes to drill, and for what: one for each lamp, as large as its mast or leads are. */
-function holeOf({ passages }: LampRecord): number {
-  const last = inOrder(passages)
-    .filter((p) => p.serves !== 'feed')
-    .at(-1);
-  return last?.boreMillimetres ?? 2;
-}
-
-function rowTemplate(job: LampRecord): Template[] {
-  const lamps = inOrder(job.lamps);
-  if (lamps.length === 0) return [];
-  const hole = holeOf(job);
-  const { heightMillimetres, sort } = job.fitting;
-  const onWall = fittingSorts[sort].stands === 'wall';
-  return [
-    {
-      id: 'row',
-      name: onWall ? 'Lamps on the wall' : 'Lamps along the board',
-      says: `Holes of ${mm(hole)}, ${mm(job.fitting.spacingMillimetres)} from one to the next${onWall ? `, ${mm(heightMillimetres)} above the ground` : ''}.`,
-      widthMillimetres: rowMillimetres(job),
-      heightMillimetres: onWall ? heightMillimetres + STRIP / 2 : STRIP,
-      marks: lamps.map((l, i) => ({
-        kind: 'hole',
-        x: l.alongMillimetres,
-        y: STRIP / 2,
-        millimetres: hole,
-        label: String(i + 1),
-      })),
-    },
-  ];
-}
 
 /** Holes first, then masts made up and painted, leads threaded, the base put on, and the lamp set in. */
 export const lampOrder: OrderFacts<LampRecord> = {
@@ -117,7 +80,6 @@ export const lampOrder: OrderFacts<LampRecord> = {
     return !Object.hasOwn(bulbs, part) && !(Object.hasOwn(leds, part) && leds[part].form === 'fairy');
   },
   lampBody: () => null,
-  templates: (_, job) => rowTemplate(job),
   slack: () => null,
   thinShell: () => false,
 };

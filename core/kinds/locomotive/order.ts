@@ -1,5 +1,4 @@
 import { bulbs } from '../../part/bulb';
-import { endTemplates } from './templates';
 import { vehicleFit } from './fit';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { LocomotiveRecord } from './record';
@@ -151,7 +150,6 @@ export const locomotiveOrder: OrderFacts<LocomotiveRecord> = {
   placeName: (place) => (place === 'inside' ? 'the inside' : `end ${place}`),
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: (job, lampId) => job.lamps[lampId].body,
-  templates: (_, job) => endTemplates(job),
   slack: () =>
     'Leave slack where bogies (trucks) swing: turn them to both stops before you tie anything down.',
   thinShell: (job) => job.body.shell === 'thin-plastic',

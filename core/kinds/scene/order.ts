@@ -1,7 +1,7 @@
 import { formatQuantity, inSentence } from '../../quantity/format';
 import { addressableStrings } from '../../part/addressable';
 import { bulbs } from '../../part/bulb';
-import { inOrder } from '../../document/in-order';
+import { LAMP_HOLE } from './lamp-hole';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { SceneRecord } from './record';
 
@@ -11,9 +11,6 @@ const EACH_HOLE = 1;
 const PAINT = 5;
 const PAINT_DRIES = 60;
 const STRING = 15;
-
-/** Hole for a round lamp of 3 mm, and for the leads of a string, in millimetres. */
-const LAMP_HOLE = 3;
 
 /** How a string is joined, in words. */
 function stringWork(string: NonNullable<SceneRecord['string']>, lamps: readonly string[]): BodyWork {
@@ -88,24 +85,6 @@ export const sceneOrder: OrderFacts<SceneRecord> = {
   placeName: () => 'the scene',
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: () => null,
-  templates(_, { body, lamps }) {
-    return [
-      {
-        id: 'front',
-        name: 'Lamps from the front',
-        says: `${formatQuantity(body.widthMillimetres, 'millimetre')} by ${formatQuantity(body.heightMillimetres, 'millimetre')}, holes of ${formatQuantity(LAMP_HOLE, 'millimetre')}.`,
-        widthMillimetres: body.widthMillimetres,
-        heightMillimetres: body.heightMillimetres,
-        marks: inOrder(lamps).map((lamp) => ({
-          kind: 'hole',
-          x: lamp.alongMillimetres,
-          y: body.heightMillimetres - lamp.heightMillimetres,
-          millimetres: LAMP_HOLE,
-          label: lamp.name,
-        })),
-      },
-    ];
-  },
   slack: ({ motor }) =>
     motor
       ? 'Leads clear of what turns: tied down, with a loop where a slip ring or the floor lets them through.'

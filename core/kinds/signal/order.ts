@@ -1,8 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
 import { bulbs } from '../../part/bulb';
-import { inOrder } from '../../document/in-order';
 import { signalGoods } from './goods';
-import { spotIn, signalSize } from './head';
 import { HOLE_DEGREES } from './usual-passages';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { SignalRecord } from './record';
@@ -63,28 +61,6 @@ export const signalOrder: OrderFacts<SignalRecord> = {
   placeName: () => 'the head',
   bare: (job, lampId) => !Object.hasOwn(bulbs, job.lamps[lampId].part),
   lampBody: () => null,
-  templates(_, job) {
-    const { width, top } = signalSize(job);
-    return [
-      {
-        id: 'head',
-        name: 'Head from the front',
-        says: `Lenses of ${mm(job.head.lensMillimetres)}, ${mm(job.head.spacingMillimetres)} from one to the next.`,
-        widthMillimetres: width,
-        heightMillimetres: top,
-        marks: inOrder(job.lamps).map((lamp) => {
-          const { x, y } = spotIn(job, lamp.id);
-          return {
-            kind: 'hole',
-            x: width / 2 + x,
-            y: top - y,
-            millimetres: job.head.lensMillimetres,
-            label: lamp.name,
-          };
-        }),
-      },
-    ];
-  },
   slack: () => 'Leave a loop under the board, so that the signal lifts out.',
   thinShell: () => false,
 };

@@ -135,7 +135,7 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
   },
   strip: ({ making, joins }) => ({
     does: 'Screw the leads into the terminal strip',
-    says: `${count(joins.length * making.count, 'end')}, one side of the strip for plus, the other for minus; ways of a side bridged with bare wire. Ends twisted, not tinned.`,
+    says: `${count(joins.length * making.count, 'end')}, one side of the strip for plus, the other for minus; ways of a side bridged with bare wire. Ends twisted, not tinned: solder creeps under a screw.`,
     tool: 'screwdriver',
     position: 'inside',
     uses: soldUses(joinNeeds(making.bench), making.count),
