@@ -16,6 +16,7 @@ test('after an edit what is wrong is there before its cures, which keep their pl
   vi.spyOn(hand, 'ask').mockReturnValue({
     answer: Promise.resolve([]) as never,
     onEarly: vi.fn(),
+    onShare: vi.fn(),
     leave: vi.fn(),
   });
   vi.spyOn(desk, 'ask').mockImplementation(
@@ -23,6 +24,7 @@ test('after an edit what is wrong is there before its cures, which keep their pl
       ({
         answer: new Promise<Finding[]>((resolve) => (whole = resolve)),
         onEarly: (listener: typeof early) => (early = listener),
+        onShare: () => undefined,
         leave: vi.fn(),
       }) as never,
   );
@@ -60,6 +62,7 @@ test('what takes long is asked once what is there soon has spoken of the same ed
   const asking = (from: string, answer: Promise<Finding[]>) => {
     asked.push(from);
     return { answer, onEarly: (listener: (f: Finding[]) => void) => tell.push(listener), leave: vi.fn() };
+        onShare: () => undefined,
   };
   vi.spyOn(desk, 'ask').mockImplementation(() => asking('soon', new Promise(() => undefined)) as never);
   vi.spyOn(hand, 'ask').mockImplementation(() => asking('long', Promise.resolve([])) as never);

@@ -12,6 +12,7 @@ import { Drawn } from '../drawings/build/drawn';
 import { benchPath, idOf, sheetPath } from '../shell/paths';
 import { useDryingStore, type Drying } from '../store/drying-store';
 import { useLayoutStore } from '../store/layout-store';
+import { BeingOrdered } from '../drawings/build/being-ordered';
 import { useStudy } from '../workers/use-study';
 import { NotFound } from './not-found';
 import type { Layout } from '../../core/document/layout';
@@ -32,7 +33,8 @@ interface StepsProps {
 }
 
 function Steps({ layout, jobId }: StepsProps) {
-  const { answer, failure } = useStudy('order', layout, { jobId });
+  const ordering = useStudy('order', layout, { jobId });
+  const { answer, failure } = ordering;
   const laid = useMemo((): Bench | string => {
     try {
       return benchOf(layout, jobId);
@@ -42,7 +44,7 @@ function Steps({ layout, jobId }: StepsProps) {
   }, [layout, jobId]);
   if (failure !== null || typeof laid === 'string')
     return <p className="field-refusal">{failure ?? String(laid)}</p>;
-  if (!answer) return <p className="stale-note">Being put in order…</p>;
+  if (!answer) return <BeingOrdered {...ordering} />;
   return (
     <main className="at-bench">
       <h1 className="visually-hidden">{layout.jobs[jobId].name} at the bench</h1>

@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { patchesBetween } from '../../core/document/patch';
 import type { Layout } from '../../core/document/layout';
-import type { Steps } from '../../core/finding/judging';
+import type { Steps } from '../../core/quantity/steps';
 import type { KindQuestions } from '../kinds/questions';
 import type { DeskTasks } from './study-worker';
 import type { Heard, questions, Tell } from './questions';
@@ -26,6 +26,8 @@ export interface Asking<T> {
   readonly answer: Promise<T>;
   /** Has what can be said before the answer told, once it is there. */
   readonly onEarly: (listener: (early: T) => void) => void;
+  /** Has it told how far a long answer is, 0 to 1. */
+  readonly onShare: (listener: (share: number) => void) => void;
   /** It is no longer wanted. */
   readonly leave: () => void;
 }
@@ -91,11 +93,18 @@ const tellNothing: Tell = () => undefined;
 class Early<T> {
   private said: { readonly early: T } | null = null;
   private readonly listeners: ((early: T) => void)[] = [];
+  private readonly shareListeners: ((share: number) => void)[] = [];
 
   readonly hear = (heard: Heard): void => {
-    if (!('early' in heard)) return;
+    if ('share' in heard) {
+      for (const listener of this.shareListeners) listener(heard.share);
+      return;
+    }
     this.said = { early: heard.early as T };
     for (const listener of this.listeners) listener(this.said.early);
+  };
+  readonly onShare = (listener: (share: number) => void): void => {
+    this.shareListeners.push(listener);
   };
   readonly onEarly = (listener: (early: T) => void): void => {
     this.listeners.push(listener);
@@ -125,6 +134,7 @@ class Shared {
     return {
       answer: mine.asking.answer as Promise<T>,
       onEarly: (listener) => mine.asking.onEarly((early) => !isLeft && listener(early as T)),
+      onShare: (listener) => mine.asking.onShare((share) => !isLeft && listener(share)),
       leave: () => {
         if (isLeft) return;
         isLeft = true;
@@ -154,12 +164,13 @@ export class Desk {
       const tasks = this.told.remote();
       const number = this.told.hold(layout);
       let answered = false;
-      const { hear, onEarly } = new Early<Answer<Q>>();
+      const { hear, onEarly, onShare } = new Early<Answer<Q>>();
       const asking: Asking<Answer<Q>> = {
         answer: (tasks.ask(ticket, name, number, of, proxy(hear)) as Promise<Answer<Q>>).finally(
           () => (answered = true),
         ),
         onEarly,
+        onShare,
         leave: () => {
           if (answered) return;
           this.shared.forget(asking);
@@ -217,6 +228,8 @@ export class Hand {
       answer,
       // Slow work is said when it is done.
       onEarly: () => undefined,
+      // A search tells who pressed for it.
+      onShare: () => undefined,
       leave: () => {
         if (!this.isOpen(mine)) return;
         this.shared.forget(asking);

@@ -1,4 +1,4 @@
-import type { Steps } from '../../core/finding/judging';
+import type { Steps } from '../../core/quantity/steps';
 
 /** How long work in steps goes on before it looks whether something more urgent has come. */
 const TURN_MS = 8;

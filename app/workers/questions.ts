@@ -1,4 +1,5 @@
-import { atOnce, checkBenchInSteps, type Asked, type Steps } from '../../core/finding/judging';
+import { atOnce, type Steps } from '../../core/quantity/steps';
+import { checkBenchInSteps, type Asked } from '../../core/finding/judging';
 import { StudyDesk } from '../../core/finding/studies';
 import { kindRules } from '../kinds/rules';
 import { benchOf, type Bench } from '../../core/study/bench';
@@ -83,6 +84,20 @@ function solverOf(layout: Layout, of: OfJob): Solver {
   solvers.set(key, { layout, solver });
   if (solvers.size > MOST_SOLVERS) solvers.delete(solvers.keys().next().value!);
   return solver;
+}
+/** Work that takes longer than this says how far it is. */
+const LONG_MS = 300;
+function* toldWhenLong<T>(steps: Steps<T, number>, tell: Tell): Steps<T> {
+  let next = performance.now() + LONG_MS;
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    if (step.value !== undefined && performance.now() > next) {
+      tell(step.value);
+      next = performance.now() + LONG_MS;
+    }
+    yield;
+  }
 }
 /** Keeps the order of elimination of the network from one edit to the next. */
 let studied: ((layout: Layout) => FeedStudy) | undefined;
@@ -274,9 +289,9 @@ export const questions = {
     return { patches, before, after };
   },
   /** The order of assembly, with what it costs to change it. */
-  async order(layout: Layout, of: OfJob): Promise<Ordered> {
-    const { orderOf } = await import('../../core/build/order/order');
-    return orderOf(laid(layout, of));
+  async order(layout: Layout, of: OfJob, tell: Tell): Promise<Steps<Ordered>> {
+    const { orderInSteps } = await import('../../core/build/order/order');
+    return toldWhenLong(orderInSteps(laid(layout, of)), tell);
   },
   /** The sheet for the bench, as a page and as Markdown; with the proof where there is time for it. */
   async sheet(

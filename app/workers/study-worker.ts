@@ -3,7 +3,7 @@ import { changedBy, type Patch } from '../../core/document/patch';
 import { kindQuestions } from '../kinds/questions';
 import { inTurns, Left } from './in-turns';
 import { questions, type Heard, type Tell } from './questions';
-import type { Steps } from '../../core/finding/judging';
+import type { Steps } from '../../core/quantity/steps';
 import type { Layout } from '../../core/document/layout';
 import type { LiveRun, RunControls, RunSample, RunStart } from '../../core/study/live-run';
 

@@ -13,6 +13,7 @@ function answering() {
       ({
         answer: Promise.resolve({ name, layout }),
         onEarly: () => undefined,
+        onShare: () => undefined,
         leave: () => undefined,
       }) as never,
   );
@@ -68,6 +69,7 @@ test('what can be said early is shown, marked, until the whole answer is there, 
       ({
         answer: new Promise((resolve) => (answer = resolve)),
         onEarly: (listener: (early: unknown) => void) => (sayEarly = listener),
+        onShare: () => undefined,
         leave: () => undefined,
       }) as never,
   );
@@ -80,4 +82,26 @@ test('what can be said early is shown, marked, until the whole answer is there, 
   await waitFor(() => expect(result.current).toMatchObject({ answer: ['cured'], stale: false }));
   act(() => sayEarly(['uncured']));
   expect(result.current).toMatchObject({ answer: ['cured'], stale: false });
+});
+
+test('a long answer tells how far it is, and is left when it is stopped', async () => {
+  let tell: (share: number) => void = () => undefined;
+  const leave = vi.fn();
+  vi.spyOn(desk, 'ask').mockImplementation(
+    () =>
+      ({
+        answer: new Promise(() => undefined),
+        onEarly: () => undefined,
+        onShare: (listener: (share: number) => void) => (tell = listener),
+        leave,
+      }) as never,
+  );
+  const layout = useLayoutStore.getState().layout!;
+  const { result } = renderHook(() => useStudy('order', layout, { jobId: demoJob }, 'frame'));
+  expect(result.current.share).toBeNull();
+  act(() => tell(0.4));
+  expect(result.current.share).toBe(0.4);
+  act(() => result.current.cancel());
+  expect(leave).toHaveBeenCalled();
+  expect(result.current).toMatchObject({ cancelled: true, share: null });
 });

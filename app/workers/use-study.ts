@@ -12,6 +12,8 @@ export interface TaskState<T> {
   readonly failure: string | null;
   /** Set when the person stopped it. */
   readonly cancelled: boolean;
+  /** How far a long answer is, 0 to 1; null until it is long. */
+  readonly share: number | null;
   readonly cancel: () => void;
 }
 
@@ -64,6 +66,7 @@ export function useStudy<Q extends QuestionName>(
     TELL_REMARKS.has(name),
   );
   const asking = useRef<Asking<Answer<Q>> | null>(null);
+  const [far, setFar] = useState<{ asked: Layout; key: string; share: number } | null>(null);
   const [state, setState] = useState<Answered<Answer<Q>>>({
     asked: null,
     key: null,
@@ -86,6 +89,9 @@ export function useStudy<Q extends QuestionName>(
       asking.current = mine;
       mine.onEarly((answer) => {
         if (current && !whole) setState({ asked, key, answer, failure: null, early: true, cancelled: false });
+      });
+      mine.onShare((told) => {
+        if (current && !whole) setFar({ asked, key, share: told });
       });
       mine.answer.then(
         (answer) => settle({ answer, failure: null }),
@@ -115,6 +121,7 @@ export function useStudy<Q extends QuestionName>(
     stale: !current || early || cancelled,
     told: current && (answer !== null || failure !== null),
     cancelled: current && cancelled,
+    share: !current && far?.asked === asked && far.key === key ? far.share : null,
     cancel,
   };
 }

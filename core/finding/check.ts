@@ -1,6 +1,7 @@
 import { rulesOf } from '../kinds/rules';
 import { benchOf, type LaidOut } from '../study/bench';
-import { atOnce, checkBenchInSteps, judgedInSteps, type Asked, type Judged } from './judging';
+import { atOnce } from '../quantity/steps';
+import { checkBenchInSteps, judgedInSteps, type Asked, type Judged } from './judging';
 import { StudyDesk } from './studies';
 import type { Layout } from '../document/layout';
 import type { Finding } from './finding';

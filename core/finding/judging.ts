@@ -2,6 +2,7 @@ import { CircuitError } from '../circuit/error';
 import { attemptPatches } from '../document/gate';
 import { change, patchesBetween } from '../document/patch';
 import { benchIn, type Bench } from '../study/bench';
+import type { Steps } from '../quantity/steps';
 import { solvingFirst, type Held } from './cure-order';
 import { followed } from './follows';
 import { gravestFirst } from './gravest-first';
@@ -29,20 +30,6 @@ const isTrial = (rule: Rule): boolean =>
 
 export interface Judged extends Judgement {
   readonly rule: string;
-}
-
-/**
- * Work in steps: between two of them whoever does it may turn to something else, or leave it. A step may
- * hand over what can be said before the end.
- */
-export type Steps<T, Early = never> = Generator<Early | undefined, T, void>;
-
-/** Does all steps at once. */
-export function atOnce<T, Early>(steps: Steps<T, Early>): T {
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
 }
 
 /** What some rules say, each by the studies it needs; a study that fails silences only the rules that need it. */

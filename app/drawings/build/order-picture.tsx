@@ -8,6 +8,7 @@ import { minuteWords } from '../../../core/build/order/minutes';
 import { CheckField } from '../../fields/check-field';
 import { TextField } from '../../fields/text-field';
 import { useLayoutStore } from '../../store/layout-store';
+import { BeingOrdered } from './being-ordered';
 import { useOrder } from './use-order';
 import type { PictureProps } from '../../kinds/face';
 import './build.css';
@@ -17,7 +18,8 @@ const Collisions = lazy(async () => ({ default: (await import('./collisions')).C
 /** The tasks in the order that works, to be ticked; pressed, one tells how, why it comes here, and takes a note. */
 export function OrderPicture(props: PictureProps) {
   const { layout, jobId, job, solved } = props;
-  const { answer, failure, stale } = useOrder(props);
+  const ordering = useOrder(props);
+  const { answer, failure, stale } = ordering;
   const [marked, setMarked] = useState(false);
   const [open, setOpen] = useState<string | null>(null);
   const order = answer?.ok ? answer.order : null;
@@ -28,7 +30,7 @@ export function OrderPicture(props: PictureProps) {
   );
   const names = useMemo(() => new Map(order?.tasks.map((t) => [t.id, t.does])), [order]);
   if (failure) return <p className="field-refusal">{failure}</p>;
-  if (!answer) return <p className="stale-note">Being put in order…</p>;
+  if (!answer) return <BeingOrdered {...ordering} />;
   if (!answer.ok)
     return (
       <Suspense fallback={null}>

@@ -21,6 +21,8 @@ import { benchOf } from '../../study/bench';
 import { asSolved, asWired } from '../../study/wired';
 import { needsOf } from '../lists/needs';
 import { orderOf, ordered, type BuildOrder } from './order';
+import { collides, constrained } from './constraints';
+import { searchedInSteps } from './search';
 import { possibleWithout } from './possible';
 import { assemblyAt, replay } from './replay';
 import { act, type Task } from './task';
@@ -559,6 +561,17 @@ describe('tasks that wait for one another', () => {
     const at = new Map(made.order.tasks.map((t, i) => [t.id, i]));
     for (const t of many) for (const n of t.needs) expect(at.get(n.task)!).toBeLessThan(at.get(t.id)!);
     expect(made.order.cost.toolChanges).toBeLessThanOrEqual(made.order.plain.toolChanges);
+  });
+  test('tell on the way how far the search is, and can be left at any step', () => {
+    const acts = Array.from({ length: 30 }, (_, i) => of(`t${i}`));
+    const graph = constrained(acts);
+    if (collides(graph)) throw new Error('they do not collide');
+    const shares: number[] = [];
+    const steps = searchedInSteps(graph);
+    for (let step = steps.next(); !step.done; step = steps.next()) shares.push(step.value!);
+    expect(shares).toHaveLength(30);
+    expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+    expect(shares.every((s) => s >= 0 && s < 1)).toBe(true);
   });
   test('one that needs three hundred others comes after every one of them', () => {
     const many = Array.from({ length: 300 }, (_, i) => of(`t${i}`));

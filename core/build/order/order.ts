@@ -3,7 +3,8 @@ import { formatQuantity, inSentence } from '../../quantity/format';
 import { collides, constrained, linked, type Collision, type Graph } from './constraints';
 import { endsOf } from './ends';
 import { makingOf } from './making';
-import { costOf, plainOrder, searchedOrder, type OrderCost } from './search';
+import { atOnce, type Steps } from '../../quantity/steps';
+import { costOf, plainOrder, searchedInSteps, type OrderCost } from './search';
 import { bodyTasks } from './tasks/body';
 import { closingTasks } from './tasks/close';
 import { lampTasks } from './tasks/lamps';
@@ -75,10 +76,12 @@ function collisionsOf(bench: Bench): Collision[] {
 }
 
 /** Puts tasks in order. @throws RangeError when a task needs one that is not there */
-export function ordered(tasks: readonly Task[]): Ordered {
+export const ordered = (tasks: readonly Task[]): Ordered => atOnce(orderedInSteps(tasks));
+
+function* orderedInSteps(tasks: readonly Task[]): Steps<Ordered, number> {
   const graph = constrained(tasks);
   if (collides(graph)) return { ok: false, collisions: [graph] };
-  return { ok: true, order: inOrderOf(graph, searchedOrder(graph)) };
+  return { ok: true, order: inOrderOf(graph, yield* searchedInSteps(graph)) };
 }
 
 function inOrderOf(graph: Graph, order: readonly number[]): BuildOrder {
@@ -95,14 +98,18 @@ function inOrderOf(graph: Graph, order: readonly number[]): BuildOrder {
 /**
  * The order of assembly of a job: computed from its own holes, parts and leads. Where what hangs on a
  * lead does not go through what the lead does, there is none, and the two facts are told.
+ * @returns in steps that tell how far the search is, 0 to 1
  */
-export function orderOf(bench: Bench): Ordered {
+export function* orderInSteps(bench: Bench): Steps<Ordered, number> {
   const collisions = collisionsOf(bench);
   if (collisions.length > 0) return { ok: false, collisions };
   const acts = tasksOf(bench);
-  const made = ordered(linked(acts));
+  const made = yield* orderedInSteps(linked(acts));
   return made.ok ? { ok: true, order: { ...made.order, tasks: seen(bench, acts, made.order.tasks) } } : made;
 }
+
+/** The same at once. */
+export const orderOf = (bench: Bench): Ordered => atOnce(orderInSteps(bench));
 
 /** The tasks with what each test shows, solved on what is joined when it is its turn. */
 function seen(bench: Bench, acts: readonly Act[], tasks: readonly Task[]): Task[] {

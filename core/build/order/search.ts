@@ -1,3 +1,4 @@
+import { atOnce, type Steps } from '../../quantity/steps';
 import type { Graph } from './constraints';
 import type { Task } from './task';
 
@@ -62,10 +63,10 @@ export function plainOrder({ tasks, before }: Graph): number[] {
   return order;
 }
 
-function searched(
+function* searched(
   { tasks, before }: Graph,
   weigh: { tool: number; position: number; wait: number },
-): number[] {
+): Steps<number[], number> {
   const n = tasks.length;
   const after: number[][] = tasks.map(() => []);
   before.forEach((set, i) => set.forEach((b) => after[b].push(i)));
@@ -80,6 +81,7 @@ function searched(
     },
   ];
   for (let length = 0; length < n; length++) {
+    yield length / n;
     const next = new Map<string, { from: Partial; task: number; starts: number; cost: number }>();
     for (const from of beam) {
       const last = length > 0 ? tasks[from.order[length - 1]] : null;
@@ -124,8 +126,9 @@ function searched(
  * An order that keeps every constraint and changes tool, position of the model and pace as little as
  * it can: a beam search over topological orders (Lowerre 1976), never with more changes of tool than
  * the tasks as they were written down.
+ * @returns places in the list of tasks, in steps that tell how far it is, 0 to 1
  */
-export function searchedOrder(graph: Graph): number[] {
+export function* searchedInSteps(graph: Graph): Steps<number[], number> {
   const { tasks, before } = graph;
   const plain = plainOrder(graph);
   const most = costOf(tasks, plain, before).toolChanges;
@@ -133,8 +136,11 @@ export function searchedOrder(graph: Graph): number[] {
     { tool: TOOL_CHANGE, position: POSITION_CHANGE, wait: 1 },
     { tool: 1, position: 0, wait: 0 },
   ]) {
-    const order = searched(graph, weigh);
+    const order = yield* searched(graph, weigh);
     if (costOf(tasks, order, before).toolChanges <= most) return order;
   }
   return plain;
 }
+
+/** The same at once. */
+export const searchedOrder = (graph: Graph): number[] => atOnce(searchedInSteps(graph));
