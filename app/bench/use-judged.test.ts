@@ -61,8 +61,12 @@ test('what takes long is asked once what is there soon has spoken of the same ed
   const asked: string[] = [];
   const asking = (from: string, answer: Promise<Finding[]>) => {
     asked.push(from);
-    return { answer, onEarly: (listener: (f: Finding[]) => void) => tell.push(listener), leave: vi.fn() };
-        onShare: () => undefined,
+    return {
+      answer,
+      onEarly: (listener: (f: Finding[]) => void) => tell.push(listener),
+      onShare: () => undefined,
+      leave: vi.fn(),
+    };
   };
   vi.spyOn(desk, 'ask').mockImplementation(() => asking('soon', new Promise(() => undefined)) as never);
   vi.spyOn(hand, 'ask').mockImplementation(() => asking('long', Promise.resolve([])) as never);

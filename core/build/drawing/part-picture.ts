@@ -67,9 +67,21 @@ export function upright(picture: PartPicture): PartPicture {
   };
 }
 
+/** Letters of a lamp's name that stand beside those of its neighbours. */
+const NAME_LETTERS = 15;
+
+/** A name in one line, or in two that are about as long. */
+function inLines(name: string): string[] {
+  const spaces = [...name].flatMap((c, i) => (c === ' ' ? [i] : []));
+  if (name.length <= NAME_LETTERS || spaces.length === 0) return [name];
+  const off = (i: number): number => Math.abs(2 * i - name.length);
+  const at = spaces.reduce((a, b) => (off(b) < off(a) ? b : a));
+  return [name.slice(0, at), name.slice(at + 1)];
+}
+
 /** A lamp: the longer leg is plus, the flat on the rim minus; the foot of a chip's T minus; a unit of strip has its pads marked. */
 function lamp(part: Extract<Part, { kind: 'lamp' }>, body: LampBodyName | null): PartPicture {
-  const words = [part.label];
+  const words = inLines(part.label);
   if (part.led.form === 'strip')
     return {
       width: 74,

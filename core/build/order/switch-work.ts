@@ -22,7 +22,7 @@ export function switchWorks({ parts }: Assembly, { seats }: Pick<JobCore, 'seats
         says: `As long as its knob travels, and a hole beside it for each screw: ${where}.`,
         tool: 'file',
         lamps: [],
-        before: 'fixing',
+        before: 'threading',
         minutes: SLOT,
         dryMinutes: 0,
         undone: 'cannot',

@@ -18,6 +18,7 @@ import { plugs } from '../../part/plug';
 import { wires, type WireName } from '../../part/wire';
 import type { Finding, Severity } from '../../finding/finding';
 import type { Template } from '../template';
+import type { Bench } from '../../study/bench';
 import type { Layout } from '../../document/layout';
 import type { ShortestProof } from '../../study/shortest-proof';
 
@@ -93,7 +94,20 @@ function toolWords(tool: Tool, tasks: readonly Task[]): string {
 }
 
 /** Widths a printed sheet has for its drawing, in pixels: 180 mm at 96 to the inch. */
-const PRINT_WIDTH = 680;
+const PRINT_WIDTHS = [680, 860, 1040, 1220] as const;
+/** As high as a drawing is printed, of the width of the page. */
+const PRINT_SHARE = 108 / 190;
+
+/** A drawing as wide as lets it fill the width of a page, where it can. */
+function printed(bench: Bench): WiringDrawing {
+  let drawing = wiringDrawing(bench, PRINT_WIDTHS[0]);
+  for (const width of PRINT_WIDTHS.slice(1)) {
+    if (drawing.height <= PRINT_SHARE * drawing.width) break;
+    const wider = wiringDrawing(bench, width);
+    if (wider.height < drawing.height) drawing = wider;
+  }
+  return drawing;
+}
 
 /** Lengths that strip and heat-shrink are sold in, in millimetres (common practice, no source). */
 const STRIP_REEL = 5000;
@@ -142,7 +156,7 @@ export function sheetOf(layout: Layout, jobId: string, { findings, proof = null 
     currency: layout.currency,
     ordered,
     progress: job.progress,
-    drawing: wiringDrawing(bench, PRINT_WIDTH),
+    drawing: printed(bench),
     plug: job.decoder
       ? (['above', 'solder'] as const).map((side) =>
           plugSvg(plugs[job.decoder!.plug], side, usedOfDecoder(bench.assembly)),

@@ -1,6 +1,7 @@
 import { flashesHarm } from './flashes-harm';
 import { lampUnmoved } from './lamp-unmoved';
 import { momentOverload } from './moment-overload';
+import { motorVolts } from './motor-volts';
 import { stringLogic, stringStart } from './string-data';
 import { stringBrownsOut, stringShifts } from './string-fades';
 import { stringSupply } from './string-supply';
@@ -10,6 +11,7 @@ import type { Rule } from '../finding';
 export const movingRules: readonly Rule[] = [
   flashesHarm,
   momentOverload,
+  motorVolts,
   stringLogic,
   stringSupply,
   stringBrownsOut,

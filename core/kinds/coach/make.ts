@@ -61,6 +61,9 @@ export function usualLength(sort: CoachSort, layout: Pick<Layout, 'scale'>): num
   return Math.round((metres * 1000) / scales[layout.scale]);
 }
 
+/** Less is not fitted: wires and joints have as much. */
+const LEAST_OHMS = 1;
+
 /** How far a lamp is moved off a partition at a time, and how often, in millimetres. */
 const ASIDE = 1;
 const MOVES = 6;
@@ -161,6 +164,10 @@ export function newCoach(layout: Layout, wish: CoachWish): Change & { readonly j
   const dark = light ? darkRooms(light) : [];
   if (dark.length > 0)
     laid = sized(change(laid, (draft) => hangOver(coachIn(draft, jobId), laid, dark)).layout);
+  // What a coin cell leaves to a resistor may be nothing: its own resistance is the limit.
+  for (const [id, { ohms }] of Object.entries(coachIn(laid, jobId).circuits))
+    if (ohms < LEAST_OHMS)
+      laid = change(laid, (draft) => void (coachIn(draft, jobId).circuits[id].limit = 'none')).layout;
   // On the mains many lamps empty a reservoir between two crests: one that falls by little is fitted.
   const reservoir = stageOf(coachIn(laid, jobId).lines[mainLine(coachIn(laid, jobId))], 'reservoir');
   const supply = laid.supplies[coachIn(laid, jobId).supplyId];

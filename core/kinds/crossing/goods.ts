@@ -1,12 +1,25 @@
+import { hoodsFor, lensesFor, postTube } from '../../part/post-kit';
 import type { SoldNeed } from '../../part/sold-need';
 import type { CrossingRecord } from './record';
 
-/** What a hood costs, bought or made of tube (common practice, no source). */
-const HOOD_PRICE = 0.1;
+type Of = Pick<CrossingRecord, 'road' | 'lamps'>;
 
-/** The hoods of its lamps; none where they have none. */
-export function crossingGoods({ road, lamps }: Pick<CrossingRecord, 'road' | 'lamps'>): SoldNeed[] {
+/** What stands in front of the lamps of its posts. */
+export function frontGoods({ road, lamps }: Of): SoldNeed[] {
   const count = Object.values(lamps).filter((l) => l.place === 'left' || l.place === 'right').length;
-  if (!(road.hoodMillimetres > 0) || count === 0) return [];
-  return [{ key: 'hood:crossing', name: 'Hood of a crossing lamp', count, priceEach: HOOD_PRICE }];
+  return [
+    lensesFor('crossing', road.lensMillimetres, count),
+    ...(road.hoodMillimetres > 0 ? [hoodsFor('crossing', count)] : []),
+  ].filter((need) => need.count > 0);
 }
+
+/** Its posts. */
+export const postGoods = ({ road, lamps }: Of): SoldNeed[] => [
+  postTube(
+    { outside: road.postMillimetres, inside: road.boreMillimetres, height: road.heightMillimetres },
+    Math.max(1, ...Object.values(lamps).map((l) => l.post)),
+  ),
+];
+
+/** What a crossing is made from beside its circuit. */
+export const crossingGoods = (of: Of): SoldNeed[] => [...postGoods(of), ...frontGoods(of)];

@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
 import { bulbs } from '../../part/bulb';
-import { crossingGoods } from './goods';
+import { frontGoods, postGoods } from './goods';
 import { HOLE_DEGREES } from './usual-passages';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { CrossingRecord } from './record';
@@ -25,6 +25,7 @@ export const crossingOrder: OrderFacts<CrossingRecord> = {
         says: 'One for each lamp, from both sides and one above the other, or they meet and weaken the post. Edges broken, or they skin the leads.',
         tool: 'drill',
         sizes: [Math.min(1, road.boreMillimetres)],
+        takes: postGoods({ road, lamps: all }),
         lamps,
         before: 'threading',
         minutes: 2 * ANGLED * posts,
@@ -32,13 +33,14 @@ export const crossingOrder: OrderFacts<CrossingRecord> = {
         undone: 'cannot',
       },
     ];
-    if (road.hoodMillimetres > 0)
+    const front = frontGoods({ road, lamps: all });
+    if (front.length > 0)
       works.push({
         id: 'hoods',
-        does: `Fit the hoods, ${mm(road.hoodMillimetres)} deep`,
+        does: `Fit the lenses${road.hoodMillimetres > 0 ? ` and the hoods, ${mm(road.hoodMillimetres)} deep` : ''}`,
         says: 'Before the lamps: behind a lamp nothing can be cleared of glue.',
         tool: 'hands',
-        takes: crossingGoods({ road, lamps: all }),
+        takes: front,
         lamps,
         before: 'fixing',
         minutes: PAINT,

@@ -149,7 +149,7 @@ function darkPlaces(job: LocomotiveRecord): DarkPlace[] {
     if (own.length > 0 && job.body.shell === 'thin-plastic' && !job.body.blackedOut)
       places.push({
         id: `shell ${end}`,
-        says: `The thin shell of end ${end} around ${own.length} lamps: two coats of black inside, or black tape.`,
+        says: `The thin shell of end ${end} around ${own.length === 1 ? 'its lamp' : `its ${own.length} lamps`}: two coats of black inside, or black tape.`,
       });
     own.forEach((a, i) =>
       own.slice(i + 1).forEach((b) => {

@@ -21,6 +21,23 @@ const lampsOf = (job: LocomotiveRecord, id: string): string[] =>
 /** A work with what it is like: such are done together. */
 type Like = BodyWork & { readonly like: string };
 
+/** "A: so. B: so." said once, as "A and B: so.": what lamps are told stands before the colon. */
+function saidOnce(sayings: readonly string[]): string {
+  const about = new Map<string, string[]>();
+  for (const says of sayings) {
+    const at = says.indexOf(': ');
+    const said = at < 0 ? says : says.slice(at);
+    about.set(said, [...(about.get(said) ?? []), ...(at < 0 ? [] : [says.slice(0, at)])]);
+  }
+  return [...about]
+    .map(([said, names]) =>
+      names.length < 2
+        ? `${names.join('')}${said}`
+        : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}${said}`,
+    )
+    .join(' ');
+}
+
 /** Works alike at one end are one work. */
 function together(works: readonly Like[]): BodyWork[] {
   const groups = new Map<string, Like[]>();
@@ -30,7 +47,7 @@ function together(works: readonly Like[]): BodyWork[] {
     void like;
     return {
       ...first,
-      says: group.map((w) => w.says).join(' '),
+      says: saidOnce(group.map((w) => w.says)),
       lamps: [...new Set(group.flatMap((w) => w.lamps))],
       minutes: group.reduce((sum, w) => sum + w.minutes, 0),
     };
@@ -123,6 +140,8 @@ function blackening(job: LocomotiveRecord): BodyWork[] {
   );
 }
 
+const glued = (lamps: number): string => (lamps === 1 ? 'One lamp' : `${lamps} lamps`);
+
 /** Lamp holes are drilled before anything is blackened, leads have slack for the bogies. */
 export const locomotiveOrder: OrderFacts<LocomotiveRecord> = {
   opening: () => ({
@@ -136,7 +155,7 @@ export const locomotiveOrder: OrderFacts<LocomotiveRecord> = {
       ? { does: 'Stick the lamps inside', says: 'Double-sided tape holds and comes off again.', by: 'tape' }
       : {
           does: `Glue the lamps of end ${place}`,
-          says: `A drop that sets clear, from behind; superglue fogs a lens. ${Object.values(job.lamps).filter((l) => l.end === place).length} lamps.`,
+          says: `A drop that sets clear, from behind; superglue fogs a lens. ${glued(Object.values(job.lamps).filter((l) => l.end === place).length)}.`,
           by: 'glue',
         },
   motor: (job) =>

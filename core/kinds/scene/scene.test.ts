@@ -58,6 +58,28 @@ describe('a new scene', () => {
     // A resistor's share: 16 V over the 16 V motor's own resistance is its 120 mA.
     expect(amps(16) - amps(null)).toBeCloseTo(0.12, 2);
   });
+  test.each([
+    ['bus-16', 6, 'stop'],
+    ['bus-16', 12, 'mind'],
+    ['bus-16', 16, null],
+    ['bus-12', 12, null],
+  ] as const)('on %s a motor for %d V: %s, and each cure leaves none', (id, motorVolts, severity) => {
+    const { layout, jobId } = made({ supply: { id }, motorVolts });
+    const told = checkJob(layout, jobId).filter((f) => f.rule === 'motor-volts');
+    expect(told.map((f) => f.severity)).toEqual(severity === null ? [] : [severity]);
+    for (const { remedies, sentence } of told) {
+      expect(sentence).toContain(`${motorVolts} V`);
+      expect(remedies).toHaveLength(2);
+      for (const { patches } of remedies)
+        expect(findings(patched(layout, patches), jobId)).not.toContain('motor-volts');
+    }
+  });
+  test('one for direct current does not turn on a track that changes sides', () => {
+    const { layout, jobId } = made({ supply: { kind: 'ac-track' }, motorVolts: 12 });
+    const told = checkJob(layout, jobId).find((f) => f.rule === 'motor-volts')!;
+    expect(told).toMatchObject({ severity: 'stop', title: 'Motor: no direct current' });
+    expect(told.remedies).toHaveLength(1);
+  });
 });
 
 describe('what is judged of a scene', () => {

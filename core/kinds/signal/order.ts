@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../quantity/format';
 import { bulbs } from '../../part/bulb';
-import { signalGoods } from './goods';
+import { frontGoods, postGoods } from './goods';
 import { HOLE_DEGREES } from './usual-passages';
 import type { BodyWork, OrderFacts } from '../../build/order/order-facts';
 import type { SignalRecord } from './record';
@@ -19,13 +19,21 @@ export const signalOrder: OrderFacts<SignalRecord> = {
     const lamps = Object.keys(job.lamps);
     const { head } = job;
     const works: BodyWork[] = [];
-    if (head.hoodMillimetres > 0)
+    const front = frontGoods(job);
+    if (front.length > 0)
       works.push({
         id: 'hoods',
-        does: `Fit ${lamps.length === 1 ? 'the hood' : `${lamps.length} hoods`}, ${mm(head.hoodMillimetres)} deep`,
+        does: `Fit ${[
+          ...(head.form === 'route' ? [] : [lamps.length === 1 ? 'the lens' : `${lamps.length} lenses`]),
+          ...(head.hoodMillimetres > 0
+            ? [
+                `${lamps.length === 1 ? 'the hood' : `${lamps.length} hoods`}, ${mm(head.hoodMillimetres)} deep`,
+              ]
+            : []),
+        ].join(' and ')}`,
         says: 'Before the lamps: behind a lamp nothing can be cleared of glue.',
         tool: 'hands',
-        takes: signalGoods(job),
+        takes: front,
         lamps,
         before: 'fixing',
         minutes: HOODS * lamps.length,
@@ -40,6 +48,7 @@ export const signalOrder: OrderFacts<SignalRecord> = {
           ? 'Black inside the head too: light that creeps from lens to lens shows two aspects.'
           : 'Black inside the head too: light shows at every gap.',
       tool: 'brush',
+      takes: postGoods(job),
       lamps,
       before: 'threading',
       minutes: PAINT,

@@ -1,0 +1,61 @@
+import { motorOf } from '../../document/moving-record';
+import { formatQuantity } from '../../quantity/format';
+import { supplyKind } from '../../supply';
+import { draftOf } from './moving';
+import { rule, type Cure } from '../finding';
+
+/** A small motor a tenth over its volts runs that much faster; at half as much again it is too hot to touch (common practice, no source). */
+const MIND_SHARE = 1.1;
+const STOP_SHARE = 1.5;
+/** Volts that small motors are sold for (common practice, no source). */
+const SOLD_VOLTS = [1.5, 3, 6, 9, 12, 18, 24];
+
+/** A motor on more volts than it is made for, or on a supply whose sides change. */
+export const motorVolts = rule({
+  id: 'motor-volts',
+  needs: [],
+  about: ({ job }) => motorOf(job) !== null,
+  judge({ job, jobId, supply }) {
+    const motor = motorOf(job)!;
+    const kind = supplyKind(supply);
+    const volts = kind.highestVolts(supply);
+    // A DC track changes its sides with the direction alone: the motor turns the other way.
+    const alternates = kind.changesSides && supply.kind !== 'dc-track';
+    if (!alternates && volts <= MIND_SHARE * motor.volts) return [];
+    const sold = SOLD_VOLTS.find((v) => volts <= MIND_SHARE * v);
+    const cures: Cure[] = [
+      ...(!alternates && sold !== undefined
+        ? [
+            {
+              label: `A motor made for ${formatQuantity(sold, 'volt')}`,
+              recipe: (draft: Parameters<Cure['recipe']>[0]) =>
+                void (draftOf(draft, jobId).motor!.volts = sold),
+            },
+          ]
+        : []),
+      {
+        label: 'A supply of its own for the motor',
+        recipe: (draft) => void (draftOf(draft, jobId).motor = null),
+      },
+    ];
+    return [
+      {
+        id: 'motor-volts',
+        severity: alternates || volts > STOP_SHARE * motor.volts ? ('stop' as const) : ('mind' as const),
+        title: alternates
+          ? `${motor.name}: no direct current`
+          : `${motor.name}: more volts than it is made for`,
+        sentence: alternates
+          ? `${motor.name} is made for ${formatQuantity(motor.volts, 'volt')} of one sense; ${kind.name} changes sides, up to ${formatQuantity(volts, 'volt')}.`
+          : `${motor.name} is made for ${formatQuantity(motor.volts, 'volt')} and gets ${formatQuantity(volts, 'volt')}${kind.highestWords(supply)}.`,
+        reason: alternates
+          ? 'A motor with magnets hums on alternating current, does not turn and burns out.'
+          : 'It runs faster with the volts and hotter with their square; brushes and gearing wear out in weeks.',
+        paths: [['jobs', jobId, 'motor', 'volts']],
+        terminals: [{ part: 'motor', terminal: 'one' }],
+        figures: [{ is: volts, limit: motor.volts, unit: 'volt' as const }],
+        cures,
+      },
+    ];
+  },
+});
