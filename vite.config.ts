@@ -1,4 +1,6 @@
 import react from '@vitejs/plugin-react';
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
 import { defineConfig, type Plugin } from 'vite';
 
 /** Parts of libraries that no page ever asks for, and that come along with what is asked for. */
@@ -27,7 +29,19 @@ const withoutUnused: Plugin = {
   },
 };
 
-export default defineConfig({
+/** Which program it is, told from all it is made of: page and worker of one build say the same. */
+function programName(): string {
+  const made = createHash('sha256');
+  const files = ['app', 'core'].flatMap((room) =>
+    readdirSync(room, { recursive: true, encoding: 'utf8' }).map((file) => `${room}/${file}`),
+  );
+  for (const file of [...files.filter((f) => /\.(tsx?|css)$/.test(f)), 'package-lock.json'].sort())
+    made.update(file).update(readFileSync(file));
+  return made.digest('hex').slice(0, 12);
+}
+
+export default defineConfig(({ command }) => ({
+  define: command === 'build' ? { 'import.meta.env.VITE_PROGRAM': JSON.stringify(programName()) } : {},
   plugins: [withoutUnused, react()],
   worker: { format: 'es' },
   build: {
@@ -74,4 +88,4 @@ export default defineConfig({
     },
   },
   server: { host: '127.0.0.1', port: 4181 },
-});
+}));

@@ -5,6 +5,7 @@ import { BrowserRouter, Route, Routes } from 'react-router';
 import { ErrorBoundary } from './shell/error-boundary';
 import { Shell } from './shell/shell';
 import { NotFound } from './pages/not-found';
+import { watchProgram } from './shell/watch-program';
 import { theme } from './theme/theme';
 import './theme/fonts';
 import './theme/global.css';
@@ -25,6 +26,7 @@ const FeedsSheet = lazy(async () => ({ default: (await import('./pages/feeds/fee
 const ShelfPage = lazy(async () => ({ default: (await import('./pages/shelf-page')).ShelfPage }));
 const HistoryPage = lazy(async () => ({ default: (await import('./pages/history-page')).HistoryPage }));
 
+watchProgram();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <ConfigProvider theme={theme} button={{ autoInsertSpace: false }}>

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { exportLayout } from '../storage/files';
 import { reminded } from '../storage/reminder';
 import { exported, makeRoom, shelf } from '../storage/session';
+import { ProgramNotice } from './program-notice';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
 
@@ -40,6 +41,7 @@ export function Notices() {
   );
   return (
     <div className="notices">
+      <ProgramNotice />
       {trouble?.kind === 'absent' && (
         <Alert
           type="warning"

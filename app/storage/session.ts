@@ -91,6 +91,13 @@ function hear(message: Message): void {
   } else void refresh(false).catch(() => undefined);
 }
 
+/** Loads the page anew when what is typed is in the layout and the layout is saved; what cannot be saved is asked about by the browser. */
+export async function reloadSafely(): Promise<void> {
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+  await keeper?.settled();
+  location.reload();
+}
+
 let turn: Promise<unknown> = Promise.resolve();
 /** One opening of a layout after another: what was asked for last is what is open in the end. */
 function inTurn<T>(does: () => Promise<T>): Promise<T> {

@@ -1,9 +1,8 @@
-import { proxy, wrap, type Remote } from 'comlink';
-import { patchesBetween } from '../../core/document/patch';
+import { proxy } from 'comlink';
 import type { Layout } from '../../core/document/layout';
 import type { Steps } from '../../core/quantity/steps';
 import type { KindQuestions } from '../kinds/questions';
-import type { DeskTasks } from './study-worker';
+import { numberOf, Told } from './told';
 import type { Heard, questions, Tell } from './questions';
 
 export type Questions = typeof questions & KindQuestions;
@@ -14,8 +13,6 @@ export type Of<Q extends QuestionName> =
 export type Answer<Q extends QuestionName> =
   Awaited<ReturnType<Questions[Q]>> extends Steps<infer T, unknown> ? T : Awaited<ReturnType<Questions[Q]>>;
 
-/** Layouts a worker is kept told of: what is open, what is looked at, and those that answers still come for. */
-const MOST_HELD = 6;
 /** An overtaken answer may still come for so long before its worker is thrown away: starting anew costs as much. */
 const GRACE_MS = 250;
 
@@ -30,60 +27,6 @@ export interface Asking<T> {
   readonly onShare: (listener: (share: number) => void) => void;
   /** It is no longer wanted. */
   readonly leave: () => void;
-}
-
-const numbers = new WeakMap<Layout, number>();
-let count = 0;
-function numberOf(layout: Layout): number {
-  let number = numbers.get(layout);
-  if (number === undefined) numbers.set(layout, (number = ++count));
-  return number;
-}
-
-// In a build it stands beside the page, so that the two share their files.
-const start = (): Worker =>
-  new Worker(import.meta.env.DEV ? '/app/workers/study-worker.ts' : '/study-worker.js', { type: 'module' });
-
-/** A worker that lives and is told by patches what has changed. */
-export class Told {
-  private worker: Worker | null = null;
-  private tasks: Remote<DeskTasks> | null = null;
-  private held: { readonly number: number; readonly layout: Layout }[] = [];
-
-  constructor(private readonly make: () => Worker = start) {}
-
-  remote(): Remote<DeskTasks> {
-    this.worker ??= this.make();
-    return (this.tasks ??= wrap<DeskTasks>(this.worker));
-  }
-
-  /** Tells of a layout, as far as it is not known. @returns its number */
-  hold(layout: Layout): number {
-    const tasks = this.remote();
-    const number = numberOf(layout);
-    const at = this.held.findIndex((h) => h.number === number);
-    if (at >= 0) {
-      this.held.push(...this.held.splice(at, 1));
-      return number;
-    }
-    const base = this.held[this.held.length - 1];
-    void (
-      base
-        ? tasks.holdChanged(number, base.number, patchesBetween(base.layout, layout, []))
-        : tasks.hold(number, layout)
-    ).catch(() => undefined);
-    this.held.push({ number, layout });
-    if (this.held.length > MOST_HELD) void tasks.release(this.held.shift()!.number).catch(() => undefined);
-    return number;
-  }
-
-  /** Throws the worker away, whatever it does. */
-  stop(): void {
-    this.worker?.terminate();
-    this.worker = null;
-    this.tasks = null;
-    this.held = [];
-  }
 }
 
 let tickets = 0;
@@ -161,20 +104,21 @@ export class Desk {
   ask<Q extends QuestionName>(name: Q, layout: Layout, of: Of<Q>): Asking<Answer<Q>> {
     return this.shared.ask(name, layout, of, () => {
       const ticket = ++tickets;
-      const tasks = this.told.remote();
-      const number = this.told.hold(layout);
       let answered = false;
       const { hear, onEarly, onShare } = new Early<Answer<Q>>();
       const asking: Asking<Answer<Q>> = {
-        answer: (tasks.ask(ticket, name, number, of, proxy(hear)) as Promise<Answer<Q>>).finally(
-          () => (answered = true),
-        ),
+        answer: this.told
+          .ask(
+            layout,
+            (tasks, number) => tasks.ask(ticket, name, number, of, proxy(hear)) as Promise<Answer<Q>>,
+          )
+          .finally(() => (answered = true)),
         onEarly,
         onShare,
         leave: () => {
           if (answered) return;
           this.shared.forget(asking);
-          void tasks.leave(ticket).catch(() => undefined);
+          this.told.tell((tasks) => tasks.leave(ticket));
         },
       };
       return asking;
@@ -191,6 +135,9 @@ interface Waiting {
   readonly reject: (error: unknown) => void;
 }
 
+/** Slow work may keep a worker from saying that it lives: two minutes. */
+const MOST_MISSED_AT_WORK = 24;
+
 /** Does slow work, one piece after another; a piece that is no longer wanted is stopped. */
 export class Hand {
   private readonly told: Told;
@@ -199,7 +146,7 @@ export class Hand {
   private doing: Waiting | null = null;
 
   constructor(make?: () => Worker) {
-    this.told = new Told(make);
+    this.told = new Told(make, MOST_MISSED_AT_WORK);
   }
 
   ask<Q extends QuestionName>(name: Q, layout: Layout, of: Of<Q>): Asking<Answer<Q>> {
@@ -248,22 +195,15 @@ export class Hand {
     const mine = this.waiting.shift();
     if (!mine) return;
     this.doing = mine;
-    const number = this.told.hold(mine.layout);
     const done = (settle: () => void): void => {
       if (this.doing !== mine) return;
       this.doing = null;
       settle();
       this.next();
     };
+    const hear = proxy((heard: Heard) => 'share' in heard && mine.tell(heard.share));
     this.told
-      .remote()
-      .ask(
-        ++tickets,
-        mine.name,
-        number,
-        mine.of,
-        proxy((heard: Heard) => 'share' in heard && mine.tell(heard.share)),
-      )
+      .ask(mine.layout, (tasks, number) => tasks.ask(++tickets, mine.name, number, mine.of, hear))
       .then(
         (answer) => done(() => mine.resolve(answer)),
         (error: unknown) => done(() => mine.reject(error)),

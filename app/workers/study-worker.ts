@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import { changedBy, type Patch } from '../../core/document/patch';
 import { kindQuestions } from '../kinds/questions';
 import { inTurns, Left } from './in-turns';
+import { PROGRAM } from './program';
 import { questions, type Heard, type Tell } from './questions';
 import type { Steps } from '../../core/quantity/steps';
 import type { Layout } from '../../core/document/layout';
@@ -33,6 +34,9 @@ const layoutOf = (id: number): Layout => {
 };
 
 const desk = {
+  /** Says that it lives. */
+  ping: (): boolean => true,
+  program: (): string => PROGRAM,
   /** Tells of a layout, whole. */
   hold(id: number, layout: Layout): void {
     held.set(id, layout);
@@ -82,7 +86,8 @@ const desk = {
   },
   /** Plays the run until a moment. */
   advance(seconds: number): RunSample[] {
-    return run?.advance(seconds) ?? [];
+    if (!run) throw new Error('What plays was lost: play it anew.');
+    return run.advance(seconds);
   },
 };
 

@@ -55,7 +55,7 @@ export function useLiveRun(layout: Layout, jobId: string, hand: JobHand, state: 
     };
     const ask = async (): Promise<void> => {
       const until = (performance.now() - began) / 1000 + AHEAD_SECONDS;
-      queue.push(...(await told.remote().advance(until)));
+      queue.push(...(await told.ask(layout, (tasks) => tasks.advance(until))));
       if (current) timer = setTimeout(() => void ask().catch(fail), ASK_MS);
     };
     const tick = (): void => {
@@ -70,8 +70,7 @@ export function useLiveRun(layout: Layout, jobId: string, hand: JobHand, state: 
     };
     const start = { jobId, controls: latest.current, loopMillimetres: LOOP_MILLIMETRES, seed: 1 };
     told
-      .remote()
-      .startRun(told.hold(layout), start)
+      .ask(layout, (tasks, number) => tasks.startRun(number, start))
       .then(() => {
         if (!current) return;
         running.current = true;
@@ -92,10 +91,7 @@ export function useLiveRun(layout: Layout, jobId: string, hand: JobHand, state: 
   const { throttle, direction } = controls;
   useEffect(() => {
     if (!running.current) return;
-    void desk.told
-      .remote()
-      .control({ power, throttle, direction, kilometresPerHour, stretches })
-      .catch(() => undefined);
+    desk.told.tell((tasks) => tasks.control({ power, throttle, direction, kilometresPerHour, stretches }));
   }, [power, throttle, direction, kilometresPerHour, stretches]);
   return play;
 }

@@ -10,7 +10,7 @@ const STOP_SHARE = 1.5;
 /** Volts that small motors are sold for (common practice, no source). */
 const SOLD_VOLTS = [1.5, 3, 6, 9, 12, 18, 24];
 
-/** A motor on more volts than it is made for, or on a supply whose sides change. */
+/** A motor on more volts than it is made for, or on a track with signals. */
 export const motorVolts = rule({
   id: 'motor-volts',
   needs: [],
@@ -18,9 +18,9 @@ export const motorVolts = rule({
   judge({ job, jobId, supply }) {
     const motor = motorOf(job)!;
     const kind = supplyKind(supply);
-    const volts = kind.highestVolts(supply);
-    // A DC track changes its sides with the direction alone: the motor turns the other way.
-    const alternates = kind.changesSides && supply.kind !== 'dc-track';
+    // Of an alternating supply a motor feels the RMS it is rated for, not the crest nor a pulse; one for alternating current may be meant.
+    const volts = supply.kind === 'ac-track' ? supply.rmsVolts : kind.highestVolts(supply);
+    const alternates = supply.kind === 'dcc-track';
     if (!alternates && volts <= MIND_SHARE * motor.volts) return [];
     const sold = SOLD_VOLTS.find((v) => volts <= MIND_SHARE * v);
     const cures: Cure[] = [
@@ -43,13 +43,13 @@ export const motorVolts = rule({
         id: 'motor-volts',
         severity: alternates || volts > STOP_SHARE * motor.volts ? ('stop' as const) : ('mind' as const),
         title: alternates
-          ? `${motor.name}: no direct current`
+          ? `${motor.name}: straight on a DCC track`
           : `${motor.name}: more volts than it is made for`,
         sentence: alternates
-          ? `${motor.name} is made for ${formatQuantity(motor.volts, 'volt')} of one sense; ${kind.name} changes sides, up to ${formatQuantity(volts, 'volt')}.`
+          ? `${motor.name} is made for ${formatQuantity(motor.volts, 'volt')} and gets ${formatQuantity(volts, 'volt')} that change sides some 8,000 times a second.`
           : `${motor.name} is made for ${formatQuantity(motor.volts, 'volt')} and gets ${formatQuantity(volts, 'volt')}${kind.highestWords(supply)}.`,
         reason: alternates
-          ? 'A motor with magnets hums on alternating current, does not turn and burns out.'
+          ? 'On the signal of a DCC track a motor without a decoder sings, does not turn and burns out.'
           : 'It runs faster with the volts and hotter with their square; brushes and gearing wear out in weeks.',
         paths: [['jobs', jobId, 'motor', 'volts']],
         terminals: [{ part: 'motor', terminal: 'one' }],

@@ -74,11 +74,13 @@ describe('a new scene', () => {
         expect(findings(patched(layout, patches), jobId)).not.toContain('motor-volts');
     }
   });
-  test('one for direct current does not turn on a track that changes sides', () => {
-    const { layout, jobId } = made({ supply: { kind: 'ac-track' }, motorVolts: 12 });
+  test('straight on a DCC track it burns, whatever its volts (8 kHz: NMRA S-9.1, from memory); of AC it feels the RMS', () => {
+    const { layout, jobId } = made({ supply: { kind: 'dcc-track' }, motorVolts: 24 });
     const told = checkJob(layout, jobId).find((f) => f.rule === 'motor-volts')!;
-    expect(told).toMatchObject({ severity: 'stop', title: 'Motor: no direct current' });
+    expect(told).toMatchObject({ severity: 'stop', title: 'Motor: straight on a DCC track' });
     expect(told.remedies).toHaveLength(1);
+    const ac = made({ supply: { kind: 'ac-track' }, motorVolts: 16 });
+    expect(findings(ac.layout, ac.jobId)).not.toContain('motor-volts');
   });
 });
 
