@@ -16,6 +16,11 @@ export interface Card {
   readonly version: number;
   /** Number of its newest step or kept state. */
   readonly head: number;
+  /**
+   * The browser had lost it and a window put it back: a name of its own, and the number of the step as of which.
+   * Whoever knows it under another name may know less of it, or more.
+   */
+  readonly era?: { readonly id: string; readonly from: number };
   /** Its newest kept state. */
   readonly kept: { readonly seq: number; readonly at: number };
   /** Room that it takes with its history. */
@@ -130,6 +135,12 @@ export function keptLayout(
   const bytes = JSON.stringify(layout)?.length ?? 0;
   return { layoutId, seq, at, version, layout, origin, name: null, says, bytes };
 }
+
+/** A new id on the shelf. */
+export const newId = (): string => {
+  const parts = crypto.getRandomValues(new Uint8Array(8));
+  return Array.from(parts, (b) => b.toString(16).padStart(2, '0')).join('');
+};
 
 /** What the shelf shows of a layout that may be of any shape. */
 export const facts = (layout: unknown): Pick<Card, 'name' | 'scale' | 'jobs'> => {

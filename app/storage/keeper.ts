@@ -22,7 +22,12 @@ export type SaveState =
 
 /** What windows of one browser tell one another. */
 export type Message =
-  | { readonly kind: 'steps'; readonly layoutId: string; readonly steps: readonly KeptStep[] }
+  | {
+      readonly kind: 'steps';
+      readonly layoutId: string;
+      readonly era: string | undefined;
+      readonly steps: readonly KeptStep[];
+    }
   /** Cards on the shelf have changed. */
   | { readonly kind: 'shelf' }
   /** A window has opened, with a program that writes this version of the file. */
@@ -100,14 +105,22 @@ export class LayoutKeeper {
   }
 
   /** Another window has written steps. */
-  heard(steps: readonly KeptStep[]): void {
+  heard(steps: readonly KeptStep[], era: string | undefined): void {
+    if (!this.stopped && era !== this.known.era) {
+      this.lookAgain();
+      return;
+    }
     const fresh = steps.filter((s) => s.seq > this.known.seq);
     if (this.stopped || fresh.length === 0) return;
     if (this.writing > 0 || this.pending.length > 0 || fresh[0].seq !== this.known.seq + 1) {
       this.lookAgain();
       return;
     }
-    this.known = { layout: replayed(this.known.layout, fresh), seq: fresh[fresh.length - 1].seq };
+    this.known = {
+      ...this.known,
+      layout: replayed(this.known.layout, fresh),
+      seq: fresh[fresh.length - 1].seq,
+    };
     this.stacks = fresh.reduce(advanced, this.stacks);
     this.around.onMerged(this.known.layout, this.stacks, null);
   }
@@ -170,18 +183,12 @@ export class LayoutKeeper {
     }
     if (done.kind === 'missing') {
       // The site's data were cleared: the layout as it was known is put there again, and then the steps.
-      await shelf.add(
-        layoutId,
-        this.known.layout,
-        'Kept again: the browser’s data had been cleared',
-        around.now(),
-      );
-      this.known = { layout: this.known.layout, seq: 0 };
+      await shelf.putBack(layoutId, this.known, around.now());
       this.behind = true;
       return;
     }
     this.refused = this.refused.slice(told);
-    this.known = { layout: done.layout, seq: done.card.head };
+    this.known = { layout: done.layout, seq: done.card.head, era: done.card.era?.id };
     this.stacks = done.whole
       ? done.kept.reduce(advanced, noStacks)
       : [...done.theirs, ...done.kept].reduce(advanced, this.stacks);
@@ -196,7 +203,7 @@ export class LayoutKeeper {
       around.onMerged(layout, kept.reduce(advanced, this.stacks), done.choices);
     }
     if (done.kept.length === 0) return;
-    around.send({ kind: 'steps', layoutId, steps: done.kept });
+    around.send({ kind: 'steps', layoutId, era: this.known.era, steps: done.kept });
     around.onWritten(this.known);
   }
 

@@ -4,7 +4,14 @@ import { VERSION, type Layout } from '../../core/document/layout';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
 import { demoLayout } from './demo';
-import { openDatabase, type Card, type KeptLayout, type KeptStep, type ShelfDatabase } from './database';
+import {
+  newId,
+  openDatabase,
+  type Card,
+  type KeptLayout,
+  type KeptStep,
+  type ShelfDatabase,
+} from './database';
 import { LayoutKeeper, type Message } from './keeper';
 import { reminded, reminderDue } from './reminder';
 import { SecondCopies, type SecondCopy } from './second-copy';
@@ -69,12 +76,6 @@ function outdated(): void {
   state({ trouble: { kind: 'outdated' } });
 }
 
-/** A new id on the shelf. */
-const newId = (): string => {
-  const parts = crypto.getRandomValues(new Uint8Array(8));
-  return Array.from(parts, (b) => b.toString(16).padStart(2, '0')).join('');
-};
-
 /** Reads the cards anew, here and in other windows. */
 async function refresh(everywhere = true): Promise<void> {
   const cards = await (await shelf()).cards();
@@ -84,7 +85,7 @@ async function refresh(everywhere = true): Promise<void> {
 
 function hear(message: Message): void {
   if (message.kind === 'steps') {
-    if (keeper?.layoutId === message.layoutId) keeper.heard(message.steps);
+    if (keeper?.layoutId === message.layoutId) keeper.heard(message.steps, message.era);
   } else if (message.kind === 'hello') {
     if (message.version > VERSION) outdated();
     else if (message.version < VERSION) tell({ kind: 'hello', version: VERSION });
@@ -189,12 +190,12 @@ async function open(id: string): Promise<boolean> {
 }
 
 function show(opened: Opened & { readonly ok: true }): void {
-  const { card, layout, seq, stacks, choices } = opened;
-  const mine = new LayoutKeeper(card.id, { layout, seq }, stacks, {
+  const { card, layout, seq, era, stacks, choices } = opened;
+  const mine = new LayoutKeeper(card.id, { layout, seq, era }, stacks, {
     shelf,
     send: tell,
     onWritten: (known) => {
-      copies.keep({ id: card.id, at: Date.now(), ...known });
+      copies.keep({ id: card.id, at: Date.now(), seq: known.seq, layout: known.layout });
       void afterWrite();
     },
     now: Date.now,
@@ -336,7 +337,8 @@ export async function rename(id: string, name: string): Promise<void> {
       inverse: [{ op: 'replace' as const, path: ['name'], value: opened.layout.name }],
     };
     const done = await mine.commit(id, opened, [step], [], Date.now());
-    if (done.kind === 'written') tell({ kind: 'steps', layoutId: id, steps: done.kept });
+    if (done.kind === 'written')
+      tell({ kind: 'steps', layoutId: id, era: done.card.era?.id, steps: done.kept });
   }
   await refresh();
 }

@@ -199,6 +199,48 @@ describe('one window', () => {
     expect((await opened('quay')).layout.name).toBe('Still here');
   });
 
+  test.each([
+    ['the other hears of it', 1],
+    ['the other hears nothing', 0],
+  ])(
+    'data cleared under two windows: what either makes after, or had made before, is in both (%s)',
+    async (_, heard) => {
+      await shelf.add('quay', demo(), 'The demo', clock);
+      const windows: Window[] = [];
+      const send = (from: Window, m: Message): void => {
+        if (m.kind !== 'steps' || heard === 0) return;
+        for (const w of windows) if (w !== from) w.keeper.heard(m.steps, m.era);
+      };
+      const a = new Window('a', await opened('quay'), 'quay', send);
+      windows.push(a);
+      for (let k = 0; k < 20; k++) a.edit((d) => void (d.name = `Name ${k}`));
+      await a.keeper.settled();
+      const b = new Window('b', await opened('quay'), 'quay', send);
+      windows.push(b);
+      // Only b has this one when the data go.
+      b.edit((d) => void (d.supplies[Object.keys(d.supplies)[0]].name = 'Made before'));
+      await b.keeper.settled();
+      await shelf.erase('quay');
+      a.edit((d) => void (coachIn(d, demoJob).note = 'in a, after'));
+      await a.keeper.settled();
+      for (let k = 0; k < 55; k++) {
+        b.edit((d) => void (d.currency = `C${k}` as never));
+        await b.keeper.settled();
+      }
+      a.keeper.lookAgain();
+      await a.keeper.settled();
+      const { layout } = await opened('quay');
+      for (const of of [layout, a.layout, b.layout])
+        expect([
+          of.name,
+          coachIn(of, demoJob).note,
+          Object.values(of.supplies).some((s) => s.name === 'Made before'),
+          of.currency,
+        ]).toEqual(['Name 19', 'in a, after', true, 'C54']);
+      expect([...a.choices, ...b.choices]).toEqual([]);
+    },
+  );
+
   test('nothing is written over what a newer program wrote', async () => {
     await shelf.add('quay', demo(), 'The demo', clock);
     const window = new Window('a', await opened('quay'), 'quay', nobody);
@@ -243,7 +285,7 @@ describe('two windows', () => {
           await Promise.race([window.keeper.settled(), new Promise((r) => setTimeout(r, 1))]);
         if (random() < 0.5) {
           const letter = letters.shift();
-          if (letter?.message.kind === 'steps') letter.to.keeper.heard(letter.message.steps);
+          if (letter?.message.kind === 'steps') letter.to.keeper.heard(letter.message.steps, letter.message.era);
         }
       }
       for (let round = 0; round < 3; round++)
@@ -295,7 +337,7 @@ describe('two windows', () => {
     await shelf.add('quay', demo(), 'The demo', clock);
     const windows: Window[] = [];
     const send = (sender: Window, m: Message): void => {
-      for (const w of windows) if (w !== sender && m.kind === 'steps') w.keeper.heard(m.steps);
+      for (const w of windows) if (w !== sender && m.kind === 'steps') w.keeper.heard(m.steps, m.era);
     };
     windows.push(
       new Window('a', await opened('quay'), 'quay', send),

@@ -8,12 +8,14 @@ import {
   type Step,
 } from '../../core/document/history';
 import { VERSION, type Layout } from '../../core/document/layout';
+import { patchesBetween } from '../../core/document/patch';
 import { merged, type Clash } from '../../core/document/merge';
 import { labelsOf } from '../../core/document/versions';
 import {
   cardOf,
   facts,
   keptLayout,
+  newId,
   type Card,
   type Choice,
   type KeptLayout,
@@ -38,6 +40,7 @@ export type Opened =
       readonly card: Card;
       readonly layout: Layout;
       readonly seq: number;
+      readonly era: string | undefined;
       readonly stacks: Stacks;
       readonly choices: readonly Choice[];
     }
@@ -55,6 +58,8 @@ export type Opened =
 export interface Known {
   readonly layout: Layout;
   readonly seq: number;
+  /** Under which name it was last put back, where it was. */
+  readonly era?: string | undefined;
 }
 
 export type Committed =
@@ -87,6 +92,24 @@ const replacing = (layout: Layout, { id, head }: Card, at: number): KeptStep => 
   layoutId: id,
   seq: head,
 });
+
+/** Up to which step a window and the disc have the same: one of them may have lost what came after. */
+const sharedSeq = ({ head, era }: Card, known: Known): number =>
+  Math.min(known.seq, era && era.id !== known.era ? era.from : head);
+
+/** What a window knows over a state that both have, as one step; where there is none, the whole. */
+function onlyHere(base: Layout | null, { layout, seq }: Known, at: number): Step {
+  const id = `kept again ${newId()} ${seq}`;
+  return {
+    id,
+    kind: 'edit',
+    entryId: id,
+    label: 'What the browser had lost',
+    at,
+    patches: base ? patchesBetween(base, layout, []) : [{ op: 'replace', path: [], value: layout }],
+    inverse: base ? patchesBetween(layout, base, []) : [],
+  };
+}
 
 /** Every layout kept in this browser. */
 export class Shelf {
@@ -153,11 +176,25 @@ export class Shelf {
       ...facts(layout),
       version: kept.version,
       head: seq,
+      era: { id: newId(), from: seq },
       kept: { seq, at },
       bytes,
     });
     await transaction.done;
     return true;
+  }
+
+  /**
+   * Puts a layout back as a window knows it, where the browser's data were cleared; its steps go on from the
+   * number they had. Does nothing where another window was first.
+   */
+  async putBack(id: string, { layout, seq }: Known, at: number): Promise<void> {
+    const transaction = writing(this.db);
+    if (await transaction.objectStore('cards').get(id)) return;
+    const kept = keptLayout(id, seq, at, layout, 'Kept again: the browser’s data had been cleared');
+    await transaction.objectStore('kept').put(kept);
+    await transaction.objectStore('cards').put({ ...cardOf(kept, at), era: { id: newId(), from: seq } });
+    await transaction.done;
   }
 
   /** Changes what the card of a layout says; does nothing when it is gone. */
@@ -241,6 +278,7 @@ export class Shelf {
         card: next,
         layout: read.layout,
         seq: kept.seq,
+        era: card.era?.id,
         stacks: noStacks,
         choices: await this.choices(id),
       };
@@ -250,6 +288,7 @@ export class Shelf {
       card,
       layout: read.layout,
       seq: card.head,
+      era: card.era?.id,
       stacks: stacksOf(await this.stepsSinceOrigin(id, card.head)),
       choices: await this.choices(id),
     };
@@ -326,14 +365,18 @@ export class Shelf {
     if (!card) return { kind: 'missing' };
     if (card.version > VERSION) return { kind: 'outdated' };
     const steps = transaction.objectStore('steps');
-    const theirs = card.head > known.seq ? await steps.getAll(from(id, known.seq + 1, card.head)) : [];
+    const read = (seq: number): Promise<Layout> =>
+      stateIn(transaction.objectStore('kept'), steps, id, seq) as Promise<Layout>;
+    const shared = sharedSeq(card, known);
+    // What the window had saved, and the browser lost since, goes before what it has made now.
+    const base = shared < known.seq ? await read(shared).catch(() => null) : known.layout;
+    const only = shared < known.seq ? [onlyHere(base, known, at)] : [];
+    const theirs = card.head > shared ? await steps.getAll(from(id, shared + 1, card.head)) : [];
     // Steps may be gone, thinned out while this window slept, or the layout may have come whole from elsewhere.
-    const whole = theirs.length < card.head - known.seq;
-    const there = whole
-      ? await stateIn(transaction.objectStore('kept'), steps, id, card.head)
-      : replayed(known.layout, theirs);
+    const whole = base === null || theirs.length < card.head - shared;
+    const there = whole ? await read(card.head) : replayed(base, theirs);
     const before = whole ? [replacing(there, card, at)] : theirs;
-    const { layout, kept, clashes } = merged(there, before, mine);
+    const { layout, kept, clashes } = merged(there, before, [...only, ...mine]);
     const written = kept.map((step, i): KeptStep => ({ ...step, layoutId: id, seq: card.head + 1 + i }));
     let bytes = card.bytes;
     for (const step of written) {

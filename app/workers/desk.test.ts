@@ -61,7 +61,9 @@ function fakeWorkers(answers = true) {
 }
 
 const layout = boatTrain();
-const renamed = (name: string): Layout => change(layout, (d) => void (d.name = name)).layout;
+/** With another name, of the layout and of the job that is asked about. */
+const renamed = (name: string): Layout =>
+  change(layout, (d) => void (d.name = d.jobs[demoJob].name = name)).layout;
 
 describe('the desk', () => {
   test('is told a layout whole once, and of every other one what differs', async () => {
@@ -74,7 +76,9 @@ describe('the desk', () => {
     expect(await desk.ask('sweep', layout, { jobId: demoJob }).answer).toBe(layout.name);
     expect(fake.told.filter((t) => t.kind === 'hold')).toHaveLength(1);
     const changed = fake.told.filter((t) => t.kind === 'changed');
-    expect(changed.map((t) => t.patches?.map((p) => p.path))).toEqual([[['name']]]);
+    expect(changed.map((t) => t.patches?.map((p) => p.path))).toEqual([
+      [['name'], ['jobs', demoJob, 'name']],
+    ]);
     desk.told.stop();
   });
   test('forty questions have one worker, and the same question is asked once', async () => {
@@ -84,6 +88,36 @@ describe('the desk', () => {
     await Promise.all(jobs.map((jobId) => desk.ask('usual', layout, { jobId }).answer));
     expect(fake.made()).toBe(1);
     expect(fake.asked()).toHaveLength(20);
+    desk.told.stop();
+  });
+  test('forty jobs looked at again ask nothing; with one of them renamed, of that one alone', async () => {
+    const fake = fakeWorkers();
+    const desk = new Desk(fake.make);
+    const [template] = Object.values(boatTrain().jobs);
+    const ids = Array.from({ length: 40 }, (_, i) => `job-${i}`);
+    const many = change(boatTrain(), (d) => {
+      for (const id of ids) d.jobs[id] = structuredClone(template) as never;
+    }).layout;
+    const lookAt = async (of: Layout): Promise<number> => {
+      const before = fake.asked().length;
+      for (const jobId of ids)
+        await Promise.all([
+          desk.ask('usual', of, { jobId }).answer,
+          desk.ask('judge', of, { jobId, asked: 'quick' }).answer,
+        ]);
+      return fake.asked().length - before;
+    };
+    expect(await lookAt(many)).toBe(80);
+    expect(await lookAt(many)).toBe(0);
+    const named = change(many, (d) => void (d.jobs['job-7'].name = 'Renamed')).layout;
+    expect(await lookAt(named)).toBe(2);
+    expect(await lookAt(named)).toBe(0);
+    // A supply of one's own concerns all that hang on it, and here the drawer concerns all.
+    const drawer = change(named, (d) => void (d.drawer.resistors = {})).layout;
+    expect(await lookAt(drawer)).toBe(80);
+    // A price is nothing that is judged; a sheet tells it.
+    const priced = change(drawer, (d) => void (d.currency = 'CHF')).layout;
+    expect(await lookAt(priced)).toBe(0);
     desk.told.stop();
   });
   test('a question is left when all who asked it have left, not before', async () => {

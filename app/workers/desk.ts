@@ -1,4 +1,5 @@
 import { proxy } from 'comlink';
+import { concerns } from '../../core/document/concerns';
 import type { Layout } from '../../core/document/layout';
 import type { Steps } from '../../core/quantity/steps';
 import type { KindQuestions } from '../kinds/questions';
@@ -55,21 +56,46 @@ class Early<T> {
   };
 }
 
-/** Answers kept for whoever asks the same next. */
-const MOST_KEPT = 48;
+/** Questions whose answers tell notes, prices and ticks too. */
+export const TELL_REMARKS: ReadonlySet<QuestionName> = new Set<QuestionName>(['sheet', 'shopping', 'howFar']);
+
+/** Answers to one question kept for whoever asks the same next: of all jobs of a large layout, and of the last frames. */
+const MOST_KEPT = 250;
+const MOST_FRAMES = 48;
+
+/** Layouts in which a job was the same, by the number they share; the newest last. */
+const sameFor = new Map<string, { readonly layout: Layout; readonly number: number }[]>();
+const MOST_SAME = 3;
+
+/** The number of what a question is about: of a job, the same as long as nothing changes that concerns it. */
+function aboutNumber(name: string, layout: Layout, of: unknown): number {
+  const { jobId } = (of ?? {}) as { readonly jobId?: unknown };
+  if (typeof jobId !== 'string' || TELL_REMARKS.has(name as QuestionName)) return numberOf(layout);
+  const known = sameFor.get(jobId) ?? [];
+  sameFor.set(jobId, known);
+  const same = known.findLast((k) => k.layout === layout || !concerns(k.layout, layout, jobId));
+  if (same?.layout === layout) return same.number;
+  const number = same?.number ?? numberOf(layout);
+  known.push({ layout, number });
+  if (known.length > MOST_SAME) known.shift();
+  return number;
+}
 
 /** Questions asked of the same by several, as by a panel and the picture beside it: asked once, left when all have left. */
 class Shared {
-  private readonly kept = new Map<string, { readonly asking: Asking<unknown>; users: number }>();
+  private readonly kept = new Map<string, Map<string, { readonly asking: Asking<unknown>; users: number }>>();
 
   ask<T>(name: string, layout: Layout, of: unknown, begin: () => Asking<T>): Asking<T> {
-    const key = JSON.stringify([name, numberOf(layout), of]);
-    let known = this.kept.get(key);
+    const kept =
+      this.kept.get(name) ?? new Map<string, { readonly asking: Asking<unknown>; users: number }>();
+    this.kept.set(name, kept);
+    const key = JSON.stringify([aboutNumber(name, layout, of), of]);
+    let known = kept.get(key);
     if (!known) {
       known = { asking: begin(), users: 0 };
-      this.kept.set(key, known);
-      known.asking.answer.catch(() => this.kept.delete(key));
-      if (this.kept.size > MOST_KEPT) this.kept.delete(this.kept.keys().next().value!);
+      kept.set(key, known);
+      known.asking.answer.catch(() => kept.delete(key));
+      if (kept.size > (name === 'frame' ? MOST_FRAMES : MOST_KEPT)) kept.delete(kept.keys().next().value!);
     }
     const mine = known;
     mine.users++;
@@ -88,7 +114,8 @@ class Shared {
 
   /** Forgets what was asked and will not be answered. */
   forget(asking: Asking<unknown>): void {
-    for (const [key, known] of this.kept) if (known.asking === asking) this.kept.delete(key);
+    for (const kept of this.kept.values())
+      for (const [key, known] of kept) if (known.asking === asking) kept.delete(key);
   }
 }
 

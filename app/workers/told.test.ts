@@ -10,7 +10,9 @@ import type { Layout } from '../../core/document/layout';
 import type { QuestionName } from './desk';
 
 const layout = boatTrain();
-const renamed = (name: string): Layout => change(layout, (d) => void (d.name = name)).layout;
+/** With another name, of the layout and of the job that is asked about. */
+const renamed = (name: string): Layout =>
+  change(layout, (d) => void (d.name = d.jobs[demoJob].name = name)).layout;
 
 /** A port as a worker, and what makes it fail as one that does not load, or throws. */
 function workerAt(port: MessagePort): { readonly worker: Worker; readonly die: () => void } {

@@ -1,6 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
 import { concerns } from '../../core/document/concerns';
-import { desk, hand, Overtaken, type Answer, type Asking, type Of, type QuestionName } from './desk';
+import {
+  desk,
+  hand,
+  Overtaken,
+  TELL_REMARKS,
+  type Answer,
+  type Asking,
+  type Of,
+  type QuestionName,
+} from './desk';
 import type { Layout } from '../../core/document/layout';
 
 export interface TaskState<T> {
@@ -24,9 +33,6 @@ export type Pace = 'frame' | 'soon' | 'slow';
 const QUIET_MS: Readonly<Record<Pace, number>> = { frame: 0, soon: 30, slow: 60 };
 
 export const textOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
-
-/** Questions whose answers tell notes, prices and ticks too. */
-const TELL_REMARKS: ReadonlySet<QuestionName> = new Set<QuestionName>(['sheet', 'shopping', 'howFar']);
 
 /** The layout a question was last asked of: another one only when what has changed concerns the job. */
 function useConcerning(layout: Layout, jobId: string | undefined, remarks: boolean): Layout {
