@@ -245,18 +245,20 @@ function outcome(study: TrainStudy, { carId, before, after }: Matched): string {
 function Totals({ layout, study }: { readonly layout: Layout; readonly study: TrainStudy }) {
   return (
     <dl className="stage-figures">
-      {study.draws.map((d) => (
-        <div key={d.supplyId}>
-          <dt>
-            {layout.supplies[d.supplyId].name}, {d.cars} {d.cars === 1 ? 'vehicle' : 'vehicles'}
-          </dt>
-          <dd data-figure={`draw-${d.supplyId}`}>
-            {formatQuantity(d.amps, 'amp')}
-            {d.isRms && <small> RMS</small>}
-            {d.bulbAmps !== null && <small> · bulbs {formatQuantity(d.bulbAmps, 'amp')}</small>}
-          </dd>
-        </div>
-      ))}
+      {study.draws
+        .filter((d) => Object.hasOwn(layout.supplies, d.supplyId))
+        .map((d) => (
+          <div key={d.supplyId}>
+            <dt>
+              {layout.supplies[d.supplyId].name}, {d.cars} {d.cars === 1 ? 'vehicle' : 'vehicles'}
+            </dt>
+            <dd data-figure={`draw-${d.supplyId}`}>
+              {formatQuantity(d.amps, 'amp')}
+              {d.isRms && <small> RMS</small>}
+              {d.bulbAmps !== null && <small> · bulbs {formatQuantity(d.bulbAmps, 'amp')}</small>}
+            </dd>
+          </div>
+        ))}
     </dl>
   );
 }

@@ -41,6 +41,9 @@ export function boardsOf({ parts }: Pick<Assembly, 'parts'>): BoardNeed[] {
       (p) => p.board === id && (p.kind === 'socket' || p.kind === 'resistor'),
     ).length;
     const board = boughtBoards[id];
-    return plugs === 0 ? [] : [{ id, ...board, plugs, count: Math.ceil(plugs / board.sockets) }];
+    // One that is there with nothing plugged in yet is bought all the same.
+    return parts.some((p) => p.board === id)
+      ? [{ id, ...board, plugs, count: Math.max(1, Math.ceil(plugs / board.sockets)) }]
+      : [];
   });
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { supplyFor, type SupplyWish } from '../../../core/study/begin-scenery';
 import { inOrder } from '../../../core/document/in-order';
-import { supplyKind } from '../../../core/supply';
+import { supplyKind, type Supply } from '../../../core/supply';
 import { busAlong, trackAlong, putFed, putPlace, rowOfBoards, type Spot } from '../../../core/feed/begin';
 import { Button } from 'antd';
 import { CountField } from '../../fields/count-field';
@@ -81,9 +81,15 @@ export function AddThings({ layout, onChoose }: AddThingsProps) {
     if (id !== '') onChoose({ kind: 'place', id });
   };
   const empty = Object.keys(layout.boards).length === 0;
-  const bus = busOf ?? (supplies[0] ? OWN + supplies[0].id : `${NEW}0`);
-  const onRails = (choice: string): boolean =>
-    choice.startsWith(OWN) && supplyKind(layout.supplies[choice.slice(OWN.length)]).onTrack;
+  const ownOf = (choice: string): Supply | undefined =>
+    choice.startsWith(OWN) ? supplies.find((s) => s.id === choice.slice(OWN.length)) : undefined;
+  // A supply that was chosen may have been undone since.
+  const isThere = busOf !== null && (busOf.startsWith(NEW) || ownOf(busOf) !== undefined);
+  const bus = isThere ? busOf : supplies[0] ? OWN + supplies[0].id : `${NEW}0`;
+  const onRails = (choice: string): boolean => {
+    const own = ownOf(choice);
+    return own !== undefined && supplyKind(own).onTrack;
+  };
   const supplyChoices = [
     ...supplies.map((s) => ({ value: OWN + s.id, label: s.name })),
     ...newSupplies.map((s, k) => ({ value: NEW + String(k), label: s.name })),

@@ -6,6 +6,11 @@ import { feedReading } from '../../../core/feed/reading';
 import { isRail } from '../../../core/part/rail';
 import { supplyKind } from '../../../core/supply';
 import { useLayoutStore } from '../../store/layout-store';
+import { change } from '../../../core/document/patch';
+import { supplyFor } from '../../../core/study/begin-scenery';
+import { busAlong, rowOfBoards } from '../../../core/feed/begin';
+import { runTable } from '../../../core/build/lists/run-table';
+import { PlanWires } from './plan-wires';
 import { AddThings } from './add-things';
 import { BoardFields } from './board-fields';
 import { PlaceFields } from './place-fields';
@@ -57,6 +62,37 @@ describe('the plan', () => {
     );
     expect(screen.getByRole('button', { name: /^Boat shed, 11\.\d\d V$/ })).toBeDefined();
     expect(screen.getByText('Quay Street')).toBeDefined();
+  });
+  test('a row of boards with a booster of its own, its figures there, is undone: everything that shows the plan stands', () => {
+    const before = now();
+    const bigger = change(before, (draft) => {
+      const supplyId = supplyFor(draft, { kind: 'layout-bus', figures: { name: 'New unit' } });
+      rowOfBoards(draft, 2, 1200, 500);
+      busAlong(draft, supplyId);
+    }).layout;
+    const figures = feedReading(bigger);
+    expect(figures.supplies.size).toBeGreaterThan(feedReading(before).supplies.size);
+    const nothing = (): void => undefined;
+    const shown = (layout: Layout) => (
+      <>
+        <PlanDrawing
+          layout={layout}
+          figures={figures}
+          beneath={false}
+          chosen={null}
+          flagged={new Set()}
+          onChoose={nothing}
+          onMove={nothing}
+        />
+        <RunList layout={layout} figures={figures} stale chosen={null} onChoose={nothing} />
+        <AddThings layout={layout} onChoose={nothing} />
+        <PlanWires layout={layout} onPreview={nothing} onApply={nothing} />
+      </>
+    );
+    const { rerender } = render(shown(bigger));
+    rerender(shown(before));
+    expect(screen.getByRole('group', { name: 'The boards from above' })).toBeDefined();
+    expect(runTable(before, figures).length).toBeGreaterThan(0);
   });
   test.each([false, true])('a thing dragged lands on the grid, from beneath the other way: %s', (beneath) => {
     const moves: [string, number, number][] = [];

@@ -23,7 +23,7 @@ export function PlanWires({ layout, onPreview, onApply }: PlanWiresProps) {
     Object.values(layout.network.nodes).flatMap(({ is }) => (is.kind === 'supply' ? [is.supplyId] : [])),
   );
   const supplies = inOrder(layout.supplies).filter((s) => there.has(s.id));
-  const supplyId = chosen ?? supplies[0]?.id;
+  const supplyId = supplies.find((s) => s.id === chosen)?.id ?? supplies[0]?.id;
   const search = useSearch('planWires', layout, (l) => l.network);
   if (supplyId === undefined) return null;
   const { answer } = search;

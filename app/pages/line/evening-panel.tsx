@@ -135,7 +135,7 @@ export function EveningPanel({ layout, sums, atMinutes, onAt }: EveningPanelProp
           rows={study}
           rowKey={(r) => r.supplyId}
           columns={[
-            ['Supply', (r) => layout.supplies[r.supplyId].name],
+            ['Supply', (r) => layout.supplies[r.supplyId]?.name ?? ''],
             [
               'Most at once',
               (r) =>

@@ -23,6 +23,8 @@ import { needsOf } from '../lists/needs';
 import { orderOf, ordered, type BuildOrder } from './order';
 import { collides, constrained } from './constraints';
 import { searchedInSteps } from './search';
+import { freshJob, freshKinds } from '../../kinds/fresh';
+import { sheetOf } from '../sheet/sheet';
 import { possibleWithout } from './possible';
 import { assemblyAt, replay } from './replay';
 import { act, type Task } from './task';
@@ -451,6 +453,23 @@ describe('worked cases, common practice, no source', () => {
     expect(order.tasks.some((t) => t.id.startsWith('at-lamp '))).toBe(false);
     // Nothing is said of bodies that would go through.
     expect(order.tasks.some((t) => t.says.includes('not go through'))).toBe(false);
+  });
+  test('a hub with no lamp on its sockets yet has an order and a sheet, and is bought', () => {
+    for (const spoil of ['no lamp', 'no circuit'] as const) {
+      const made = freshJob(boatTrain(), 'building', freshKinds.building.supplies[0].wish, { wiring: 'hub' });
+      const { layout } = change(made.layout, (d) => {
+        const lamps = d.jobs[made.jobId].lamps as Record<string, { circuitId: string | null }>;
+        for (const id of Object.keys(lamps)) {
+          if (spoil === 'no lamp') delete lamps[id];
+          else lamps[id].circuitId = null;
+        }
+      });
+      const sheet = sheetOf(layout, made.jobId, { findings: [] });
+      expect(sheet.ordered.ok && sheet.ordered.order.tasks.map((t) => t.does)).toContain(
+        'Join the feed to the hub',
+      );
+      expect(needsOf(layout, [made.jobId]).some((n) => /hub/i.test(n.name))).toBe(true);
+    }
   });
   test('a switch of its own gets a slot where it sits, masts and hoods are bought for the work that uses them', () => {
     const seated = orderIn(

@@ -191,8 +191,8 @@ const joints: Readonly<Record<string, (of: JointOf) => Said>> = {
     const boards = boardsOf(making.assembly).filter((b) => b.id === name);
     const [{ word, plugs }] = boards;
     return {
-      does: `Solder plugs to the leads and plug them into ${word}`,
-      says: `${plugs * making.count} plugs, ${joins.length * making.count} ends; plus and minus by the marks on it. Its own parts come soldered.`,
+      does: plugs > 0 ? `Solder plugs to the leads and plug them into ${word}` : `Join the feed to ${word}`,
+      says: `${plugs > 0 ? `${count(plugs * making.count, 'plug')}, ` : ''}${count(joins.length * making.count, 'end')}; plus and minus by the marks on it. Its own parts come soldered.`,
       position: 'inside',
       uses: boards.flatMap((b) => [
         { key: boardSort(b).key, count: making.count * b.count },
