@@ -285,7 +285,8 @@ describe('two windows', () => {
           await Promise.race([window.keeper.settled(), new Promise((r) => setTimeout(r, 1))]);
         if (random() < 0.5) {
           const letter = letters.shift();
-          if (letter?.message.kind === 'steps') letter.to.keeper.heard(letter.message.steps, letter.message.era);
+          if (letter?.message.kind === 'steps')
+            letter.to.keeper.heard(letter.message.steps, letter.message.era);
         }
       }
       for (let round = 0; round < 3; round++)

@@ -458,11 +458,11 @@ describe('worked cases, common practice, no source', () => {
     for (const spoil of ['no lamp', 'no circuit'] as const) {
       const made = freshJob(boatTrain(), 'building', freshKinds.building.supplies[0].wish, { wiring: 'hub' });
       const { layout } = change(made.layout, (d) => {
-        const lamps = d.jobs[made.jobId].lamps as Record<string, { circuitId: string | null }>;
-        for (const id of Object.keys(lamps)) {
-          if (spoil === 'no lamp') delete lamps[id];
-          else lamps[id].circuitId = null;
-        }
+        const job = d.jobs[made.jobId];
+        if (spoil === 'no lamp') job.lamps = {};
+        else
+          for (const lamp of Object.values(job.lamps) as { circuitId: string | null }[])
+            lamp.circuitId = null;
       });
       const sheet = sheetOf(layout, made.jobId, { findings: [] });
       expect(sheet.ordered.ok && sheet.ordered.order.tasks.map((t) => t.does)).toContain(
