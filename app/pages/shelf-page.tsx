@@ -7,17 +7,8 @@ import { LinePicture } from '../drawings/line-picture';
 import { BrokenLayout } from '../panels/broken-layout';
 import { roomOf, whenOf } from '../shell/when';
 import { exportLayout, saveFile } from '../storage/files';
-import {
-  drawMissing,
-  duplicate,
-  erase,
-  freshDemo,
-  mark,
-  newLayout,
-  openLayout,
-  rename,
-  shelf,
-} from '../storage/session';
+import { freshDemo, mark, newLayout, openLayout, shelf } from '../storage/session';
+import { drawMissing, duplicate, erase, rename } from '../storage/shelf-work';
 import { BIN_DAYS } from '../storage/shelf';
 import { palette } from '../theme/palette';
 import { useLayoutStore } from '../store/layout-store';

@@ -1,7 +1,7 @@
 import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { differenceAt } from '../../core/document/differences';
-import { choose } from '../storage/session';
+import { choose } from '../storage/shelf-work';
 import { useLayoutStore } from '../store/layout-store';
 import { whenOf } from './when';
 import type { Choice } from '../storage/database';

@@ -5,10 +5,10 @@ import { demo, demoJob } from '../../tests/generated';
 import { coachIn } from '../../core/kinds/coach/jobs';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
-import { choose, makeRoom } from '../storage/session';
+import { choose, makeRoom } from '../storage/shelf-work';
 import ArchiveLook from './archive-look';
 import Choices from './choices';
-import { Notices } from './notices';
+import StorageNotices from './storage-notices';
 import RefusalNote from './refusal-note';
 import { watchPresses } from './last-pressed';
 import { addArchived } from '../storage/archive';
@@ -16,10 +16,12 @@ import type { ArchivedLayout } from '../../core/document/archive';
 import type { Choice } from '../storage/database';
 
 vi.mock('../storage/session', () => ({
-  choose: vi.fn(() => Promise.resolve(null)),
   exported: vi.fn(() => Promise.resolve()),
-  makeRoom: vi.fn(() => Promise.resolve(0)),
   shelf: vi.fn(() => Promise.reject(new Error('none'))),
+}));
+vi.mock('../storage/shelf-work', () => ({
+  choose: vi.fn(() => Promise.resolve(null)),
+  makeRoom: vi.fn(() => Promise.resolve(0)),
 }));
 vi.mock('../storage/archive', () => ({ addArchived: vi.fn(() => Promise.resolve()) }));
 vi.mock('../storage/files', () => ({ exportLayout: vi.fn() }));
@@ -43,7 +45,7 @@ afterEach(cleanup);
 
 describe('what the person is told of how the work is kept', () => {
   test('nothing, where all is well', () => {
-    show(<Notices />);
+    show(<StorageNotices />);
     expect(screen.queryAllByRole('alert')).toEqual([]);
   });
   test.each([
@@ -78,18 +80,18 @@ describe('what the person is told of how the work is kept', () => {
     ['an export that is due', { remind: true }, /Much has changed/],
   ])('%s', (_, state, words) => {
     useShelfStore.getState().set(state as Parameters<ReturnType<typeof useShelfStore.getState>['set']>[0]);
-    show(<Notices />);
+    show(<StorageNotices />);
     expect(text()).toMatch(words);
   });
   test('a full disc offers room, and takes it at a press', () => {
     useShelfStore.getState().set({ save: { kind: 'full' } });
-    show(<Notices />);
+    show(<StorageNotices />);
     fireEvent.click(screen.getByRole('button', { name: 'Make room' }));
     expect(makeRoom).toHaveBeenCalledOnce();
   });
   test('a reminder goes at a press, whichever', () => {
     useShelfStore.getState().set({ remind: true });
-    show(<Notices />);
+    show(<StorageNotices />);
     fireEvent.click(screen.getByRole('button', { name: 'Never remind me' }));
     expect(text()).not.toMatch(/Much has changed/);
   });

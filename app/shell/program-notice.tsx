@@ -5,24 +5,24 @@ import { useProgramStore, type ProgramTrouble } from '../store/program-store';
 const says: Readonly<Record<ProgramTrouble['kind'], { readonly title: string; readonly does: string }>> = {
   computing: {
     title: 'What computes has stopped twice at the same question.',
-    does: 'Your layout is safe, and edits go on being saved. A reload starts everything anew; if it stops again, the last edit is what it stops at.',
+    does: 'Edits go on being saved. If it stops again after a reload, undo the last edit.',
   },
   updated: {
     title: 'Hazel Spark has been updated since this page was opened.',
-    does: 'Your layout is safe. A reload brings the page up to date.',
+    does: 'A reload brings the page up to date.',
   },
   part: {
     title: 'A part of Hazel Spark could not be fetched.',
-    does: 'Your layout is safe. The server could not be reached, or an update has replaced that part: a reload fetches what there is now.',
+    does: 'The server could not be reached, or an update has replaced it: a reload fetches what there is now.',
   },
   unexpected: {
     title: 'Something failed that should not.',
-    does: 'What is saved is safe. If anything looks wrong, a reload starts everything anew.',
+    does: 'If anything looks wrong, reload.',
   },
 };
 
 /** What is wrong with the program itself, what is safe, and the one press that mends it. */
-export function ProgramNotice() {
+export default function ProgramNotice() {
   const trouble = useProgramStore((s) => s.trouble);
   const say = useProgramStore((s) => s.say);
   if (!trouble) return null;
@@ -33,7 +33,7 @@ export function ProgramNotice() {
       showIcon
       closable={{ onClose: () => say(null) }}
       title={title}
-      description={trouble.kind === 'unexpected' ? `${does} It says: ${trouble.reason}` : does}
+      description={`Your layout is safe. ${does}${trouble.kind === 'unexpected' ? ` It says: ${trouble.reason}` : ''}`}
       action={
         <Button size="small" type="primary" onClick={() => void reloadSafely()}>
           Save and reload

@@ -1,4 +1,3 @@
-import { checkLayout } from '../../core/document/file';
 import { emptyLayout } from '../../core/document/empty-layout';
 import { VERSION, type Layout } from '../../core/document/layout';
 import { useLayoutStore } from '../store/layout-store';
@@ -24,9 +23,9 @@ const OPEN_HERE = 'hazel-open';
 let opening: Promise<Shelf> | null = null;
 let keeper: LayoutKeeper | null = null;
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
-const tell = (message: Message): void => channel?.postMessage(message);
+export const tell = (message: Message): void => channel?.postMessage(message);
 const state = useShelfStore.getState().set;
-const copies = new SecondCopies();
+export const copies = new SecondCopies();
 
 const events = {
   blocked: () => state({ trouble: { kind: 'blocked' } }),
@@ -77,7 +76,7 @@ function outdated(): void {
 }
 
 /** Reads the cards anew, here and in other windows. */
-async function refresh(everywhere = true): Promise<void> {
+export async function refresh(everywhere = true): Promise<void> {
   const cards = await (await shelf()).cards();
   state({ cards });
   if (everywhere) tell({ kind: 'shelf' });
@@ -98,6 +97,13 @@ export async function reloadSafely(): Promise<void> {
   await keeper?.settled();
   location.reload();
 }
+
+/** All that can be written of the open layout is written. */
+export const settled = async (): Promise<void> => keeper?.settled();
+/** Whether something of it is not. */
+export const isWaiting = (): boolean => keeper?.waits ?? false;
+/** Looks for what was written elsewhere, and tries what waits again. */
+export const lookAgain = (): void => keeper?.lookAgain();
 
 let turn: Promise<unknown> = Promise.resolve();
 /** One opening of a layout after another: what was asked for last is what is open in the end. */
@@ -245,27 +251,11 @@ async function settle(): Promise<void> {
 }
 
 /** Sketches the line of a layout for its card, beside the interface. */
-async function drawPicture(id: string, layout: Layout): Promise<void> {
+export async function drawPicture(id: string, layout: Layout): Promise<void> {
   const { hand } = await import('../workers/desk');
   const picture = await hand.ask('lineSketch', layout, {}).answer;
   await (await shelf()).mark(id, { picture });
   await refresh();
-}
-
-/** Draws the small pictures that are missing, one after another: asked for where they are shown. */
-export function drawMissing(): Promise<void> {
-  drawing ??= drawEachMissing().finally(() => (drawing = null));
-  return drawing;
-}
-let drawing: Promise<void> | null = null;
-
-async function drawEachMissing(): Promise<void> {
-  const mine = await shelf();
-  for (const card of await mine.cards()) {
-    if (card.picture !== null || card.deletedAt !== null) continue;
-    const read = checkLayout(await mine.stateAt(card.id, card.head).catch(() => null));
-    if (read.ok) await drawPicture(card.id, read.layout);
-  }
 }
 
 /**
@@ -308,41 +298,6 @@ async function add(
 export const newLayout = (): Promise<void> => addLayout(emptyLayout('My layout'), 'Begun empty');
 export const freshDemo = async (): Promise<void> => addLayout(await demoLayout(), 'The demo');
 
-/** Adds a copy of a layout as it is now, without its history. */
-export async function duplicate(id: string): Promise<void> {
-  const opened = await (await shelf()).open(id, Date.now());
-  if (!opened.ok) throw new Error('A layout that cannot be opened cannot be duplicated.');
-  const { layout } = opened;
-  await addLayout({ ...layout, name: `${layout.name.slice(0, 113)} (copy)` }, `Copied from ${layout.name}`);
-}
-
-/** Renames a layout: a step of its history like any other. */
-export async function rename(id: string, name: string): Promise<void> {
-  const label = 'Name of the layout';
-  if (useLayoutStore.getState().layoutId === id) {
-    useLayoutStore.getState().edit(label, (draft) => void (draft.name = name));
-    await keeper?.settled();
-  } else {
-    const mine = await shelf();
-    const opened = await mine.open(id, Date.now());
-    if (!opened.ok) throw new Error('A layout that cannot be opened cannot be renamed.');
-    const stepId = newId();
-    const step = {
-      id: stepId,
-      kind: 'edit' as const,
-      entryId: stepId,
-      label,
-      at: Date.now(),
-      patches: [{ op: 'replace' as const, path: ['name'], value: name }],
-      inverse: [{ op: 'replace' as const, path: ['name'], value: opened.layout.name }],
-    };
-    const done = await mine.commit(id, opened, [step], [], Date.now());
-    if (done.kind === 'written')
-      tell({ kind: 'steps', layoutId: id, era: done.card.era?.id, steps: done.kept });
-  }
-  await refresh();
-}
-
 /** Changes what a card says: put away, thrown away, exported. */
 export async function mark(
   id: string,
@@ -359,52 +314,9 @@ export async function mark(
   await refresh();
 }
 
-/** Takes a layout off the shelf for good. */
-export async function erase(id: string): Promise<void> {
-  await (await shelf()).erase(id);
-  await copies.forget(id);
-  await refresh();
-}
-
 /** Says that the open layout was exported as it is now. */
 export async function exported(): Promise<void> {
   const { layoutId } = useLayoutStore.getState();
   state({ remind: false });
   if (layoutId !== null && keeper) await mark(layoutId, { exported: { at: Date.now(), seq: keeper.seq } });
-}
-
-/** Takes a choice between two windows: one's own change is made now, or let go. */
-export async function choose(choiceId: string, take: 'mine' | 'theirs'): Promise<string | null> {
-  const { choices, apply, setChoices } = useLayoutStore.getState();
-  const choice = choices.find((c) => c.id === choiceId);
-  if (!choice) return null;
-  if (take === 'mine') {
-    const refused = apply(choice.step.label, choice.step.patches);
-    if (refused !== null) return refused;
-    await keeper?.settled();
-    // Taken off the list only when the disc has it.
-    if (keeper?.waits) return 'it is made here, but could not be saved yet';
-  }
-  await (await shelf()).chosen(choiceId);
-  setChoices(useLayoutStore.getState().choices.filter((c) => c.id !== choiceId));
-  return null;
-}
-
-/** The open layout as another state of its history had it, as a new step. */
-export function restore(layout: Layout, says: string): string | null {
-  return useLayoutStore.getState().apply(says, [{ op: 'replace', path: [], value: layout }]);
-}
-
-/** Makes room: thins out what is older than a week in every layout. @returns the room it then takes, in bytes */
-export async function makeRoom(): Promise<number> {
-  const mine = await shelf();
-  let bytes = 0;
-  for (const card of await mine.cards()) {
-    // What cannot be opened is not touched: nothing of it may be lost before it is mended.
-    const read = checkLayout(await mine.stateAt(card.id, card.head).catch(() => null));
-    bytes += read.ok ? await mine.thin(card.id, Date.now(), 7) : card.bytes;
-  }
-  keeper?.lookAgain();
-  await refresh();
-  return bytes;
 }
