@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { Component, type ReactNode } from 'react';
 import { exportLayout } from '../storage/files';
-import { useProgramStore } from '../store/program-store';
+import { reloadSafely } from '../storage/session';
 import { isMissingPart } from './watch-program';
 import { useLayoutStore } from '../store/layout-store';
 
@@ -17,19 +17,14 @@ export class ErrorBoundary extends Component<{ readonly children: ReactNode }, S
     return { failure };
   }
 
-  override componentDidCatch(failure: Error): void {
-    if (isMissingPart(failure)) useProgramStore.getState().say({ kind: 'part' });
-  }
-
   override render(): ReactNode {
     const { failure } = this.state;
     if (!failure) return this.props.children;
-    // The notice above the page says it, and how it is mended.
-    if (isMissingPart(failure)) return null;
+    const missing = isMissingPart(failure);
     const { layout } = useLayoutStore.getState();
     return (
       <main className="message-page" role="alert">
-        <h1>Something here went wrong</h1>
+        <h1>{missing ? 'A part of Hazel Spark could not be fetched' : 'Something here went wrong'}</h1>
         <p>Your layout is kept in this browser. To be on the safe side, export it before you go on.</p>
         <pre>{failure.message}</pre>
         <div style={{ display: 'flex', gap: 10 }}>
@@ -38,8 +33,11 @@ export class ErrorBoundary extends Component<{ readonly children: ReactNode }, S
               Export the work
             </Button>
           )}
-          <Button type="primary" onClick={() => this.setState({ failure: null })}>
-            Try again
+          <Button
+            type="primary"
+            onClick={() => (missing ? void reloadSafely() : this.setState({ failure: null }))}
+          >
+            {missing ? 'Save and reload' : 'Try again'}
           </Button>
         </div>
       </main>

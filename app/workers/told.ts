@@ -183,7 +183,7 @@ export class Told {
     }
     if (this.calls.size === 0) return;
     setTimeout(() => {
-      for (const call of [...this.calls]) if (call.tries === 1) call.send();
+      for (const call of open) if (this.calls.has(call)) call.send();
       this.watch();
     }, this.anewMs);
   }
