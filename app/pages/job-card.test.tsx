@@ -16,6 +16,7 @@ const face = { facts } as unknown as LineFace;
 const never = {
   answer: new Promise<never>(() => undefined),
   onEarly: () => undefined,
+  onShare: () => undefined,
   leave: () => undefined,
 };
 

@@ -24,6 +24,7 @@ beforeEach(() => {
       ({
         answer: new Promise((resolve) => (answer = () => resolve(hookUpWays(layout, jobId)))),
         onEarly: () => undefined,
+        onShare: () => undefined,
         leave: () => undefined,
       }) as never,
   );

@@ -97,6 +97,7 @@ describe('figures of a rig', () => {
             betterMix(layout, rigId, (of as unknown as { readonly wanted: WantedMix }).wanted),
           ),
           onEarly: () => undefined,
+          onShare: () => undefined,
           leave: () => undefined,
         }) as never,
     );
