@@ -8,6 +8,8 @@ import { FAINT_LIGHTNESS } from '../light/lamp-light';
 import { hasCommon, plugs } from '../part/plug';
 import { cellLifeStudy } from '../study/cell-life';
 import { FEW_HOURS } from '../finding/cell-hours';
+import { motorOf } from '../document/moving-record';
+import { motorStrain } from '../finding/moving/motor-volts';
 import { kindOf } from '.';
 import { solvedCoach } from './coach/solved-coach';
 import { missOf } from './coach/wanted-miss';
@@ -333,6 +335,21 @@ function trimmers(layout: Layout, jobId: string): Doubt[] {
 /** Share of its travel under which a trimmer is hard to set (common practice, no source). */
 const LIVELY_SHARE = 0.4;
 
+/** A motor that the chosen supply is too much for. */
+function motor(layout: Layout, job: AnyJob): Doubt[] {
+  const supply = layout.supplies[job.supplyId];
+  const strain = motorStrain(job, supply);
+  if (!strain) return [];
+  const { name, volts } = motorOf(job)!;
+  return [
+    {
+      id: 'motor',
+      says: `${name} is made for ${formatQuantity(volts, 'volt')}; ${supplyKind(supply).name} gives ${formatQuantity(strain.volts, 'volt')}. Choose a motor for more, or feed it on its own.`,
+      explains: ['motor-volts'],
+    },
+  ];
+}
+
 /**
  * What cannot be had of a job as it is about to be begun, each with its reason.
  * @param layout with the job in it
@@ -350,5 +367,6 @@ export function freshDoubts(layout: Layout, jobId: string): Doubt[] {
     ...spreadThin(layout, jobId),
     ...lessThanWanted(layout, jobId),
     ...trimmers(layout, jobId),
+    ...motor(layout, job),
   ];
 }

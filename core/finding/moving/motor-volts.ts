@@ -1,6 +1,6 @@
 import { motorOf } from '../../document/moving-record';
 import { formatQuantity } from '../../quantity/format';
-import { supplyKind } from '../../supply';
+import { supplyKind, type Supply } from '../../supply';
 import { draftOf } from './moving';
 import { rule, type Cure } from '../finding';
 
@@ -10,6 +10,19 @@ const STOP_SHARE = 1.5;
 /** Volts that small motors are sold for (common practice, no source). */
 const SOLD_VOLTS = [1.5, 3, 6, 9, 12, 18, 24];
 
+/** What a motor gets that it is not made for: too many volts, or the signal of a track; null where it is well fed. */
+export function motorStrain(
+  job: object,
+  supply: Supply,
+): { readonly volts: number; readonly alternates: boolean } | null {
+  const motor = motorOf(job);
+  if (!motor) return null;
+  // Of an alternating supply a motor feels the RMS it is rated for, not the crest nor a pulse; one for alternating current may be meant.
+  const volts = supply.kind === 'ac-track' ? supply.rmsVolts : supplyKind(supply).highestVolts(supply);
+  const alternates = supply.kind === 'dcc-track';
+  return alternates || volts > MIND_SHARE * motor.volts ? { volts, alternates } : null;
+}
+
 /** A motor on more volts than it is made for, or on a track with signals. */
 export const motorVolts = rule({
   id: 'motor-volts',
@@ -18,10 +31,9 @@ export const motorVolts = rule({
   judge({ job, jobId, supply }) {
     const motor = motorOf(job)!;
     const kind = supplyKind(supply);
-    // Of an alternating supply a motor feels the RMS it is rated for, not the crest nor a pulse; one for alternating current may be meant.
-    const volts = supply.kind === 'ac-track' ? supply.rmsVolts : kind.highestVolts(supply);
-    const alternates = supply.kind === 'dcc-track';
-    if (!alternates && volts <= MIND_SHARE * motor.volts) return [];
+    const strain = motorStrain(job, supply);
+    if (!strain) return [];
+    const { volts, alternates } = strain;
     const sold = SOLD_VOLTS.find((v) => volts <= MIND_SHARE * v);
     const cures: Cure[] = [
       ...(!alternates && sold !== undefined
