@@ -344,7 +344,7 @@ function motor(layout: Layout, job: AnyJob): Doubt[] {
   return [
     {
       id: 'motor',
-      says: `${name} is made for ${formatQuantity(volts, 'volt')}; ${supplyKind(supply).name} gives ${formatQuantity(strain.volts, 'volt')}. Choose a motor for more, or feed it on its own.`,
+      says: `${name} is made for ${formatQuantity(volts, 'volt')}; ${supplyKind(supply).name} gives ${formatQuantity(strain.volts, 'volt')}${strain.alternates ? ', and its signal burns a motor without a decoder. Feed it on its own.' : '. Choose a motor for more, or feed it on its own.'}`,
       explains: ['motor-volts'],
     },
   ];

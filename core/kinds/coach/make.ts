@@ -61,7 +61,7 @@ export function usualLength(sort: CoachSort, layout: Pick<Layout, 'scale'>): num
   return Math.round((metres * 1000) / scales[layout.scale]);
 }
 
-/** Less is not fitted: wires and joints have as much. */
+/** Less is not fitted: wires and joints have as much (common practice, no source). */
 const LEAST_OHMS = 1;
 
 /** How far a lamp is moved off a partition at a time, and how often, in millimetres. */
@@ -166,7 +166,7 @@ export function newCoach(layout: Layout, wish: CoachWish): Change & { readonly j
     laid = sized(change(laid, (draft) => hangOver(coachIn(draft, jobId), laid, dark)).layout);
   // What a coin cell leaves to a resistor may be nothing: its own resistance is the limit.
   for (const [id, { ohms }] of Object.entries(coachIn(laid, jobId).circuits))
-    if (ohms < LEAST_OHMS)
+    if (kindName === 'cell' && ohms < LEAST_OHMS)
       laid = change(laid, (draft) => void (coachIn(draft, jobId).circuits[id].limit = 'none')).layout;
   // On the mains many lamps empty a reservoir between two crests: one that falls by little is fitted.
   const reservoir = stageOf(coachIn(laid, jobId).lines[mainLine(coachIn(laid, jobId))], 'reservoir');
