@@ -49,6 +49,19 @@ test('a press acts on the newest layout though there was no time yet to show it'
   expect(pressed).toEqual(['two white, two red']);
 });
 
+test('what a press has shown is not taken back for what stood before it, though more comes', () => {
+  const { edit, button, pressed } = laid();
+  act(() => {
+    edit('two white, two red');
+    button().click();
+    edit('two white, two red, solved');
+    expect(button().textContent).toBe('two white, two red');
+    button().click();
+  });
+  expect(pressed).toEqual(['two white, two red', 'two white, two red, solved']);
+  expect(button().textContent).toBe('two white, two red, solved');
+});
+
 test('Enter shows the newest first', () => {
   const { edit, button } = laid();
   act(() => {

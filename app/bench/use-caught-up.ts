@@ -45,10 +45,15 @@ export function useCaughtUp<T>(
     return () => clearInterval(timer);
   }, [stands]);
   const later = useDeferredValue(held);
-  const [hurried, setHurried] = useState(now);
-  const shown = hurried === now ? now : later;
+  /** What a hand has hurried: it stands until what comes later is there, and what came before is not shown again. */
+  const [hurried, setHurried] = useState({ over: later, shown: later });
+  const shown = hurried.over === later ? hurried.shown : later;
   const hurry = (): void => {
-    if (shown !== now) flushSync(() => setHurried(now));
+    if (shown === now) return;
+    flushSync(() => {
+      setHurried({ over: later, shown: now });
+      setHeld(now);
+    });
   };
   return {
     shown,

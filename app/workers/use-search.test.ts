@@ -33,14 +33,34 @@ test('a press before the panel has followed a change asks about the change, and 
   const hook = renderHook(({ layout }) => useSearch('coach/cutting', layout, about), {
     initialProps: { layout: shown },
   });
-  const changed = renamed('Coach with two rows');
-  act(() => hook.result.current.start(() => ({ jobId: COACH, lampsStay: true })));
+  let changed = shown;
+  act(() => {
+    changed = renamed('Coach with two rows');
+    hook.result.current.start(() => ({ jobId: COACH, lampsStay: true }));
+  });
   expect(search.mock.calls[0][1]).toBe(changed);
   hook.rerender({ layout: changed });
   expect(leave).not.toHaveBeenCalled();
   expect(hook.result.current.share).toBe(0);
   await act(async () => answer({ offers: [] }));
   await waitFor(() => expect(hook.result.current.answer).toEqual({ offers: [] }));
+});
+
+test('a panel that shows once more what stood before drops nothing', async () => {
+  const shown = useLayoutStore.getState().layout!;
+  const { leave, answer } = searching();
+  const hook = renderHook(({ layout }) => useSearch('coach/cutting', layout, about), {
+    initialProps: { layout: shown },
+  });
+  let changed = shown;
+  act(() => void (changed = renamed('Coach with two rows')));
+  hook.rerender({ layout: changed });
+  act(() => hook.result.current.start(() => ({ jobId: COACH, lampsStay: true })));
+  hook.rerender({ layout: shown });
+  hook.rerender({ layout: changed });
+  expect(leave).not.toHaveBeenCalled();
+  await act(async () => answer({ offers: [] }));
+  expect(hook.result.current.answer).toEqual({ offers: [] });
 });
 
 test('a later change of what it is about stops the search; a change of something else does not', async () => {
@@ -50,10 +70,10 @@ test('a later change of what it is about stops the search; a change of something
     initialProps: { layout: shown },
   });
   act(() => hook.result.current.start(() => ({ jobId: COACH, lampsStay: true })));
-  useLayoutStore.getState().edit('Name', (draft) => void (draft.name = 'Another quay'));
+  act(() => useLayoutStore.getState().edit('Name', (draft) => void (draft.name = 'Another quay')));
   hook.rerender({ layout: useLayoutStore.getState().layout! });
   expect(leave).not.toHaveBeenCalled();
-  hook.rerender({ layout: renamed('Longer coach') });
+  act(() => void renamed('Longer coach'));
   expect(leave).toHaveBeenCalledOnce();
   await act(async () => answer({ offers: [] }));
   expect(hook.result.current.answer).toBeNull();

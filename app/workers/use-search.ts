@@ -16,7 +16,8 @@ export interface SearchState<Q extends QuestionName> {
 
 /**
  * A search beside the interface that is asked for by a press, says how far it is and can be stopped.
- * @param layout as the panel shows it
+ * It follows the layout itself: a panel shows what stood a moment ago, and may show it again.
+ * @param layout as the panel shows it, where none is open
  * @param about what of a layout the answer is about; another one drops the answer and stops the search
  */
 export function useSearch<Q extends QuestionName>(
@@ -24,7 +25,8 @@ export function useSearch<Q extends QuestionName>(
   layout: Layout,
   about: (layout: Layout) => unknown,
 ): SearchState<Q> {
-  const of = about(layout);
+  const open = useLayoutStore((s) => s.layout) ?? layout;
+  const of = about(open);
   const asking = useRef<{ readonly of: unknown; readonly asking: Asking<Answer<Q>> } | null>(null);
   const [state, setState] = useState<{
     of: unknown;
@@ -37,7 +39,9 @@ export function useSearch<Q extends QuestionName>(
     asking.current = null;
   };
   useEffect(() => {
-    if (asking.current && asking.current.of !== of) stop();
+    if (!asking.current || asking.current.of === of) return;
+    stop();
+    setState({ of, share: null, answer: null, failure: null });
   }, [of]);
   useEffect(() => stop, []);
   const start = (ask: (layout: Layout) => Of<Q>): void => {

@@ -5,13 +5,12 @@ import { useState } from 'react';
 import { useLayoutStore } from '../../../store/layout-store';
 import { useSearch } from '../../../workers/use-search';
 import { cuttables, type CutOffer, type Cuttable } from '../../../../core/kinds/coach/cutting';
-import { coachIn } from '../../../../core/kinds/coach/jobs';
 import type { Layout } from '../../../../core/document/layout';
 
 /** What cutting would buy, half a millimetre at a time, and whether it is needed at all. */
 export function CuttingPanel({ layout, jobId }: { readonly layout: Layout; readonly jobId: string }) {
   const apply = useLayoutStore((s) => s.apply);
-  const search = useSearch('coach/cutting', layout, (l) => coachIn(l, jobId));
+  const search = useSearch('coach/cutting', layout, (l) => l.jobs[jobId]);
   const [lampsStay, setLampsStay] = useState(false);
   const found = search.answer;
   return (

@@ -25,7 +25,7 @@ export function LampPlaces({ layout, jobId, circuitId, solved }: LampPlacesProps
   const rows = rowsOfLamps(job, circuitId);
   const perRow = rows.map((r) => r.length);
   const [onPartitions, setOnPartitions] = useState(false);
-  const search = useSearch('coach/placeLamps', layout, (l) => coachIn(l, jobId));
+  const search = useSearch('coach/placeLamps', layout, (l) => l.jobs[jobId]);
   const hang = (counts: readonly number[], label: string): void =>
     edit(label, (draft) => hangLamps(coachIn(draft, jobId), circuitId, equalPlacing(job, counts)));
   const names = rowNames(job, rows.length);
