@@ -15,6 +15,16 @@ export default tseslint.config(
     },
   },
   {
+    // Core promises nothing; whoever does is awaited, or says that it is not.
+    files: ['{app,cli,server}/**/*.{ts,tsx}', 'tests/{e2e,programs}/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+    },
+  },
+  {
     files: ['app/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
     rules: reactHooks.configs.recommended.rules,

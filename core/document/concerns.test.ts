@@ -54,6 +54,14 @@ describe('what a change can change of what is solved or judged of a job', () => 
       ),
     ).toBe(false);
   });
+  test('what is called like a remark is one only where remarks stand', () => {
+    const named = (id: string, metres: number): Layout =>
+      after((d) => {
+        d.jobs[demoJob].passages[id] = { ...d.jobs[demoJob].passages.floor, boreMillimetres: metres };
+      });
+    for (const id of ['note', 'price', 'kept', 'tasks', 'currency'])
+      expect(concerns(named(id, 1), named(id, 2), demoJob), id).toBe(true);
+  });
   test('an equal copy is no change', () => {
     expect(concerns(layout, structuredClone(layout), demoJob)).toBe(false);
   });
