@@ -2,7 +2,10 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { ArchivedState, ArchivedStep } from '../../core/document/archive';
 import type { Step } from '../../core/document/history';
 import type { ClashPlace } from '../../core/document/merge';
+import { blobsIn, type BlobName } from '../../core/document/blobs';
 import type { LineSketch } from '../../core/study/line-sketch';
+import type { StoredBlob } from './blobs';
+import { DATABASE_VERSION, upgrade, type Upgrading } from './upgrades';
 
 /** What the shelf shows of a layout without reading it. */
 export interface Card {
@@ -33,13 +36,24 @@ export interface Card {
   readonly picture: LineSketch | null;
 }
 
-/** A whole layout as it was after a step, and how it came to be; `layout` as stored is still to be checked. */
-export type KeptLayout = ArchivedState & { readonly layoutId: string };
+/** Which blobs a record speaks of, for the index that finds those nothing speaks of. */
+interface Speaking {
+  readonly blobs?: readonly BlobName[] | undefined;
+}
 
-export type KeptStep = ArchivedStep & { readonly layoutId: string };
+/** The same record, with the blobs it speaks of. */
+export function speaking<T extends object>(record: T): T & Speaking {
+  const blobs = blobsIn({ ...record, blobs: undefined });
+  return { ...record, blobs: blobs.length > 0 ? blobs : undefined };
+}
+
+/** A whole layout as it was after a step, and how it came to be; `layout` as stored is still to be checked. */
+export type KeptLayout = ArchivedState & Speaking & { readonly layoutId: string };
+
+export type KeptStep = ArchivedStep & Speaking & { readonly layoutId: string };
 
 /** A change that did not go together with another window's: kept until the person has chosen. */
-export interface Choice {
+export interface Choice extends Speaking {
   readonly id: string;
   readonly layoutId: string;
   readonly at: number;
@@ -50,16 +64,16 @@ export interface Choice {
 
 export interface ShelfSchema extends DBSchema {
   cards: { key: string; value: Card };
-  kept: { key: [string, number]; value: KeptLayout };
-  steps: { key: [string, number]; value: KeptStep };
-  choices: { key: string; value: Choice; indexes: { byLayout: string } };
+  kept: { key: [string, number]; value: KeptLayout; indexes: { byBlob: BlobName } };
+  steps: { key: [string, number]; value: KeptStep; indexes: { byBlob: BlobName } };
+  choices: { key: string; value: Choice; indexes: { byLayout: string; byBlob: BlobName } };
+  blobs: { key: BlobName; value: StoredBlob };
   settings: { key: string; value: unknown };
 }
 
 export type ShelfDatabase = IDBPDatabase<ShelfSchema>;
 
 export const DATABASE = 'hazel-spark';
-export const DATABASE_VERSION = 2;
 
 interface DatabaseEvents {
   /** Another window holds the data open with an older program and does not let go. */
@@ -70,43 +84,14 @@ interface DatabaseEvents {
   readonly closed: () => void;
 }
 
-/** What the first version of the database held: one layout, and copies of it now and then. */
-interface FirstSchema extends DBSchema {
-  layouts: { key: string; value: { readonly savedAt: number; readonly layout: unknown } };
-}
-
 /** Opens the database, bringing an older one up to date. */
 export function openDatabase(events: DatabaseEvents): Promise<ShelfDatabase> {
   return openDB<ShelfSchema>(DATABASE, DATABASE_VERSION, {
-    upgrade: async (db, from, _to, transaction) => {
-      db.createObjectStore('cards', { keyPath: 'id' });
-      db.createObjectStore('kept', { keyPath: ['layoutId', 'seq'] });
-      db.createObjectStore('steps', { keyPath: ['layoutId', 'seq'] });
-      db.createObjectStore('choices', { keyPath: 'id' }).createIndex('byLayout', 'layoutId');
-      db.createObjectStore('settings');
-      if (from === 0) return;
-      const first = db as unknown as IDBPDatabase<FirstSchema>;
-      // The stores of both versions stand side by side within this one transaction.
-      const old = (transaction as unknown as { objectStore: (n: string) => FirstStore }).objectStore(
-        'layouts',
+    upgrade: (db, from, _to, transaction) => {
+      // A step that fails has its transaction aborted: the opening fails with it.
+      upgrade(db as unknown as IDBPDatabase<unknown>, from, transaction as unknown as Upgrading).catch(
+        () => undefined,
       );
-      const entries = await Promise.all(
-        (await old.getAllKeys()).map(async (key) => ({ key, ...(await old.get(key))! })),
-      );
-      // `current` is the newest, whatever the clock said of it.
-      entries.sort(
-        (a, b) => Number(a.key === 'current') - Number(b.key === 'current') || a.savedAt - b.savedAt,
-      );
-      const id = 'first-layout';
-      for (const [i, entry] of entries.entries()) {
-        const kept = keptLayout(id, i, entry.savedAt, entry.layout, 'Kept before there was a shelf');
-        await transaction.objectStore('kept').put(kept);
-        if (i === entries.length - 1) {
-          await transaction.objectStore('cards').put(cardOf(kept, entry.savedAt));
-          await transaction.objectStore('settings').put(id, 'open');
-        }
-      }
-      first.deleteObjectStore('layouts');
     },
     blocked: events.blocked,
     blocking: (_current, _wanted, event) => {
@@ -115,11 +100,6 @@ export function openDatabase(events: DatabaseEvents): Promise<ShelfDatabase> {
     },
     terminated: events.closed,
   });
-}
-
-interface FirstStore {
-  readonly getAllKeys: () => Promise<string[]>;
-  readonly get: (key: string) => Promise<FirstSchema['layouts']['value'] | undefined>;
 }
 
 /** A layout as it is kept whole. What it holds is taken as it is. */
@@ -133,7 +113,7 @@ export function keptLayout(
 ): KeptLayout {
   const version = Number((layout as { version?: unknown } | null)?.version) || 0;
   const bytes = JSON.stringify(layout)?.length ?? 0;
-  return { layoutId, seq, at, version, layout, origin, name: null, says, bytes };
+  return speaking({ layoutId, seq, at, version, layout, origin, name: null, says, bytes });
 }
 
 /** A new id on the shelf. */

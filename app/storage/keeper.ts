@@ -9,7 +9,8 @@ import {
 import { merged, type Clash } from '../../core/document/merge';
 import type { Layout } from '../../core/document/layout';
 import type { Choice, KeptStep } from './database';
-import type { Known, Shelf } from './shelf';
+import type { Known } from './commit';
+import type { Shelf } from './shelf';
 
 /** How the open layout stands with the disc. */
 export type SaveState =

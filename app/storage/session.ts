@@ -113,6 +113,9 @@ function inTurn<T>(does: () => Promise<T>): Promise<T> {
   return done;
 }
 
+/** The time by which old history and what lies in the bin may go. */
+let throwingBy = 0;
+
 let begun: Promise<void> | null = null;
 /** Opens what this window, or this browser, had open last; the demo in a browser that never had anything. */
 export function begin(): Promise<void> {
@@ -143,7 +146,9 @@ async function beginOnce(): Promise<void> {
   const second = await copies.all();
   try {
     for (const copy of second) if (await mine.takeBack(copy, now)) recovered.push(copy.id);
-    for (const id of await mine.emptyBin(now)) await copies.forget(id);
+    throwingBy = await mine.begun(now);
+    for (const id of await mine.emptyBin(throwingBy)) await copies.forget(id);
+    await mine.sweepBlobs();
   } catch {
     // A full disc: what is there can be opened all the same.
   }
@@ -188,7 +193,7 @@ async function open(id: string): Promise<boolean> {
   // Only a convenience: without room it opens all the same.
   await mine.set('open', id).catch(() => undefined);
   copies.keep({ id, seq: opened.seq, at: Date.now(), layout: opened.layout });
-  void mine.thin(id, Date.now()).then(
+  void mine.thin(id, throwingBy).then(
     () => refresh(false),
     () => undefined,
   );

@@ -15,7 +15,8 @@ import type * as Merge from '../../core/document/merge';
 import { LayoutKeeper, type Message, type SaveState } from './keeper';
 import { reminded, reminderDue } from './reminder';
 import { SecondCopies } from './second-copy';
-import { Shelf, type Known } from './shelf';
+import type { Known } from './commit';
+import { Shelf } from './shelf';
 
 /** Steps that merging left out, each proven to change nothing where it was left out. */
 const leftOut = new Set<string>();

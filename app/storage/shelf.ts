@@ -1,34 +1,26 @@
+import type { BlobName } from '../../core/document/blobs';
 import { checkLayout, type FileComplaint } from '../../core/document/file';
-import {
-  MOST_ENTRIES,
-  noStacks,
-  replayed,
-  stacksOf,
-  type Stacks,
-  type Step,
-} from '../../core/document/history';
+import { MOST_ENTRIES, noStacks, stacksOf, type Stacks, type Step } from '../../core/document/history';
 import { VERSION, type Layout } from '../../core/document/layout';
-import { patchesBetween } from '../../core/document/patch';
-import { merged, type Clash } from '../../core/document/merge';
-import { labelsOf } from '../../core/document/versions';
+import type { Clash } from '../../core/document/merge';
 import {
   cardOf,
   facts,
   keptLayout,
   newId,
+  speaking,
   type Card,
   type Choice,
   type KeptLayout,
   type KeptStep,
   type ShelfDatabase,
 } from './database';
-import { from, stateIn, writing } from './states';
+import { putBlob, sweepBlobs, type StoredBlob } from './blobs';
+import { commit, type Committed, type Known } from './commit';
+import { from, stateIn, together } from './states';
 import { thin } from './thin';
 import type { SecondCopy } from './second-copy';
 
-/** Steps after which, or time after which, a layout is kept whole again. */
-const KEEP_EVERY_STEPS = 50;
-const KEEP_EVERY_MS = 10 * 60 * 1000;
 /** How long a layout that was thrown away can be taken back. */
 export const BIN_DAYS = 30;
 const DAY = 24 * 3600 * 1000;
@@ -54,63 +46,6 @@ export type Opened =
       readonly sound: { readonly seq: number; readonly at: number; readonly layout: Layout } | null;
     };
 
-/** A layout and the number of the newest step it holds. */
-export interface Known {
-  readonly layout: Layout;
-  readonly seq: number;
-  /** Under which name it was last put back, where it was. */
-  readonly era?: string | undefined;
-}
-
-export type Committed =
-  | {
-      readonly kind: 'written';
-      readonly card: Card;
-      readonly theirs: readonly KeptStep[];
-      /** What came from elsewhere is known as a whole only: there is nothing of it to take back step by step. */
-      readonly whole: boolean;
-      readonly kept: readonly KeptStep[];
-      readonly clashes: readonly Clash[];
-      readonly layout: Layout;
-      /** All that are open, where another window's steps came between; else null. */
-      readonly choices: readonly Choice[] | null;
-    }
-  /** A newer program has written it: this one may not. */
-  | { readonly kind: 'outdated' }
-  /** It is not there any more, as after the site's data were cleared. */
-  | { readonly kind: 'missing' };
-
-/** What happened elsewhere as one step, where its own are not known. */
-const replacing = (layout: Layout, { id, head }: Card, at: number): KeptStep => ({
-  id: `whole ${head}`,
-  kind: 'edit',
-  entryId: `whole ${head}`,
-  label: 'Changes from elsewhere',
-  at,
-  patches: [{ op: 'replace', path: [], value: layout }],
-  inverse: [],
-  layoutId: id,
-  seq: head,
-});
-
-/** Up to which step a window and the disc have the same: one of them may have lost what came after. */
-const sharedSeq = ({ head, era }: Card, known: Known): number =>
-  Math.min(known.seq, era && era.id !== known.era ? era.from : head);
-
-/** What a window knows over a state that both have, as one step; where there is none, the whole. */
-function onlyHere(base: Layout | null, { layout, seq }: Known, at: number): Step {
-  const id = `kept again ${newId()} ${seq}`;
-  return {
-    id,
-    kind: 'edit',
-    entryId: id,
-    label: 'What the browser had lost',
-    at,
-    patches: base ? patchesBetween(base, layout, []) : [{ op: 'replace', path: [], value: layout }],
-    inverse: base ? patchesBetween(layout, base, []) : [],
-  };
-}
-
 /** Every layout kept in this browser. */
 export class Shelf {
   constructor(private readonly db: ShelfDatabase) {}
@@ -127,6 +62,19 @@ export class Shelf {
     await this.db.put('settings', value, name);
   }
 
+  /**
+   * Says that a window has begun. @returns the time by which things may be thrown away: no later than
+   * at the day of use before, so that a clock that is wrong for a day throws nothing away
+   */
+  async begun(now: number): Promise<number> {
+    const said = (await this.setting('begun')) as
+      { readonly at: number; readonly before: number } | undefined;
+    const sameDay = said !== undefined && Math.floor(said.at / DAY) === Math.floor(now / DAY);
+    const before = sameDay ? said.before : (said?.at ?? 0);
+    await this.set('begun', { at: now, before });
+    return Math.min(now, before);
+  }
+
   /** Adds a layout, whole. @returns its card */
   async add(
     id: string,
@@ -135,26 +83,27 @@ export class Shelf {
     at: number,
     history: { readonly kept: readonly KeptLayout[]; readonly steps: readonly KeptStep[] } | null = null,
   ): Promise<Card> {
-    const transaction = writing(this.db);
-    const last = history?.kept[history.kept.length - 1];
-    const head = history
-      ? Math.max(...history.kept.map((k) => k.seq), ...history.steps.map((s) => s.seq))
-      : 0;
-    // Without a history, or where the last kept state lies behind it, the layout itself is one.
-    const own =
-      !last || last.seq < head || !history
-        ? keptLayout(id, history ? head + 1 : 0, at, layout, origin)
-        : last;
-    const all = history ? [...history.kept.filter((k) => k !== own), own] : [own];
-    for (const k of all) await transaction.objectStore('kept').put({ ...k, layoutId: id });
-    for (const s of history?.steps ?? []) await transaction.objectStore('steps').put({ ...s, layoutId: id });
-    const bytes =
-      all.reduce((sum, k) => sum + k.bytes, 0) +
-      (history?.steps ?? []).reduce((sum, s) => sum + JSON.stringify(s).length, 0);
-    const card: Card = { ...cardOf({ ...own, layoutId: id }, all[0].at), changedAt: at, bytes };
-    await transaction.objectStore('cards').put(card);
-    await transaction.done;
-    return card;
+    return together(this.db, async (transaction) => {
+      const last = history?.kept[history.kept.length - 1];
+      const head = history
+        ? Math.max(...history.kept.map((k) => k.seq), ...history.steps.map((s) => s.seq))
+        : 0;
+      // Without a history, or where the last kept state lies behind it, the layout itself is one.
+      const own =
+        !last || last.seq < head || !history
+          ? keptLayout(id, history ? head + 1 : 0, at, layout, origin)
+          : last;
+      const all = history ? [...history.kept.filter((k) => k !== own), own] : [own];
+      for (const k of all) await transaction.objectStore('kept').put(speaking({ ...k, layoutId: id }));
+      for (const s of history?.steps ?? [])
+        await transaction.objectStore('steps').put(speaking({ ...s, layoutId: id }));
+      const bytes =
+        all.reduce((sum, k) => sum + k.bytes, 0) +
+        (history?.steps ?? []).reduce((sum, s) => sum + JSON.stringify(s).length, 0);
+      const card: Card = { ...cardOf({ ...own, layoutId: id }, all[0].at), changedAt: at, bytes };
+      await transaction.objectStore('cards').put(card);
+      return card;
+    });
   }
 
   /**
@@ -163,25 +112,25 @@ export class Shelf {
    * @returns whether anything was lost
    */
   async takeBack({ id, seq, layout }: SecondCopy, at: number): Promise<boolean> {
-    const transaction = writing(this.db);
-    const cards = transaction.objectStore('cards');
-    const card = await cards.get(id);
-    if (card && card.head >= seq) return false;
-    const kept = keptLayout(id, seq, at, layout, 'From the second copy: the browser had lost its own');
-    await transaction.objectStore('kept').put(kept);
-    const next = card ?? cardOf(kept, at);
-    const bytes = (card?.bytes ?? 0) + kept.bytes;
-    await cards.put({
-      ...next,
-      ...facts(layout),
-      version: kept.version,
-      head: seq,
-      era: { id: newId(), from: seq },
-      kept: { seq, at },
-      bytes,
+    return together(this.db, async (transaction) => {
+      const cards = transaction.objectStore('cards');
+      const card = await cards.get(id);
+      if (card && card.head >= seq) return false;
+      const kept = keptLayout(id, seq, at, layout, 'From the second copy: the browser had lost its own');
+      await transaction.objectStore('kept').put(kept);
+      const next = card ?? cardOf(kept, at);
+      const bytes = (card?.bytes ?? 0) + kept.bytes;
+      await cards.put({
+        ...next,
+        ...facts(layout),
+        version: kept.version,
+        head: seq,
+        era: { id: newId(), from: seq },
+        kept: { seq, at },
+        bytes,
+      });
+      return true;
     });
-    await transaction.done;
-    return true;
   }
 
   /**
@@ -189,34 +138,39 @@ export class Shelf {
    * number they had. Does nothing where another window was first.
    */
   async putBack(id: string, { layout, seq }: Known, at: number): Promise<void> {
-    const transaction = writing(this.db);
-    if (await transaction.objectStore('cards').get(id)) return;
-    const kept = keptLayout(id, seq, at, layout, 'Kept again: the browser’s data had been cleared');
-    await transaction.objectStore('kept').put(kept);
-    await transaction.objectStore('cards').put({ ...cardOf(kept, at), era: { id: newId(), from: seq } });
-    await transaction.done;
+    return together(this.db, async (transaction) => {
+      if (await transaction.objectStore('cards').get(id)) return;
+      const kept = keptLayout(id, seq, at, layout, 'Kept again: the browser’s data had been cleared');
+      await transaction.objectStore('kept').put(kept);
+      await transaction.objectStore('cards').put({ ...cardOf(kept, at), era: { id: newId(), from: seq } });
+    });
   }
 
   /** Changes what the card of a layout says; does nothing when it is gone. */
   async mark(id: string, change: Partial<Omit<Card, 'id' | 'head'>>): Promise<void> {
-    const transaction = this.db.transaction('cards', 'readwrite');
-    const card = await transaction.store.get(id);
-    if (card) await transaction.store.put({ ...card, ...change });
-    await transaction.done;
+    await together(this.db, async (transaction) => {
+      const card = await transaction.objectStore('cards').get(id);
+      if (!card) return;
+      // Thrown away after it was last changed, whatever the clock says.
+      const thrown = typeof change.deletedAt === 'number' && {
+        deletedAt: Math.max(change.deletedAt, card.changedAt),
+      };
+      await transaction.objectStore('cards').put({ ...card, ...change, ...thrown });
+    });
   }
 
   /** Takes a layout away for good, with its history. */
   async erase(id: string): Promise<void> {
-    const transaction = writing(this.db);
-    await transaction.objectStore('cards').delete(id);
-    await transaction.objectStore('kept').delete(from(id, -Infinity));
-    await transaction.objectStore('steps').delete(from(id, -Infinity));
-    for (const key of await transaction.objectStore('choices').index('byLayout').getAllKeys(id))
-      await transaction.objectStore('choices').delete(key);
-    await transaction.done;
+    return together(this.db, async (transaction) => {
+      await transaction.objectStore('cards').delete(id);
+      await transaction.objectStore('kept').delete(from(id, -Infinity));
+      await transaction.objectStore('steps').delete(from(id, -Infinity));
+      for (const key of await transaction.objectStore('choices').index('byLayout').getAllKeys(id))
+        await transaction.objectStore('choices').delete(key);
+    });
   }
 
-  /** Takes away for good what has lain in the bin long enough. @returns the ids of what went */
+  /** Takes away for good what has lain in the bin long enough. @param now as `begun` tells it @returns the ids of what went */
   async emptyBin(now: number): Promise<string[]> {
     const over = (await this.cards()).filter(
       (c) => c.deletedAt !== null && now - c.deletedAt > BIN_DAYS * DAY,
@@ -264,15 +218,15 @@ export class Shelf {
         kept: { seq: kept.seq, at: now },
         bytes: card.bytes + kept.bytes,
       };
-      const transaction = writing(this.db);
-      // Another window may have done it, or gone on, meanwhile.
-      const there = await transaction.objectStore('cards').get(id);
-      if (there?.head === card.head) {
+      const isMine = await together(this.db, async (transaction) => {
+        // Another window may have done it, or gone on, meanwhile.
+        const there = await transaction.objectStore('cards').get(id);
+        if (there?.head !== card.head) return false;
         await transaction.objectStore('kept').put(kept);
         await transaction.objectStore('cards').put(next);
-      }
-      await transaction.done;
-      if (there?.head !== card.head) return this.open(id, now);
+        return true;
+      });
+      if (!isMine) return this.open(id, now);
       return {
         ok: true,
         card: next,
@@ -336,76 +290,40 @@ export class Shelf {
   /** Gives a state a name, or takes it away; a named one is kept whole, for good. */
   async nameState(id: string, seq: number, name: string | null, at: number): Promise<void> {
     const layout = await this.stateAt(id, seq);
-    const transaction = writing(this.db);
-    const kept = await transaction.objectStore('kept').get([id, seq]);
-    const card = await transaction.objectStore('cards').get(id);
-    const next = { ...(kept ?? keptLayout(id, seq, at, layout, null)), name };
-    await transaction.objectStore('kept').put(next);
-    if (card && !kept)
-      await transaction.objectStore('cards').put({ ...card, bytes: card.bytes + next.bytes });
-    await transaction.done;
+    return together(this.db, async (transaction) => {
+      const kept = await transaction.objectStore('kept').get([id, seq]);
+      const card = await transaction.objectStore('cards').get(id);
+      const next = { ...(kept ?? keptLayout(id, seq, at, layout, null)), name };
+      await transaction.objectStore('kept').put(next);
+      if (card && !kept)
+        await transaction.objectStore('cards').put({ ...card, bytes: card.bytes + next.bytes });
+    });
   }
 
-  /**
-   * Writes own steps behind the newest there are; what other windows wrote first is merged with them.
-   * All of it happens or none.
-   * @param refused clashes found since, to be written with them
-   * @param known the layout without the own steps, as this window last had it from here
-   */
-  async commit(
+  /** Writes own steps behind the newest there are, merged with what other windows wrote first. */
+  commit(
     id: string,
     known: Known,
     mine: readonly Step[],
     refused: readonly Clash[],
     at: number,
   ): Promise<Committed> {
-    const transaction = writing(this.db);
-    const cards = transaction.objectStore('cards');
-    const card = await cards.get(id);
-    if (!card) return { kind: 'missing' };
-    if (card.version > VERSION) return { kind: 'outdated' };
-    const steps = transaction.objectStore('steps');
-    const read = (seq: number): Promise<Layout> =>
-      stateIn(transaction.objectStore('kept'), steps, id, seq) as Promise<Layout>;
-    const shared = sharedSeq(card, known);
-    // What the window had saved, and the browser lost since, goes before what it has made now.
-    const base = shared < known.seq ? await read(shared).catch(() => null) : known.layout;
-    const only = shared < known.seq ? [onlyHere(base, known, at)] : [];
-    const theirs = card.head > shared ? await steps.getAll(from(id, shared + 1, card.head)) : [];
-    // Steps may be gone, thinned out while this window slept, or the layout may have come whole from elsewhere.
-    const whole = base === null || theirs.length < card.head - shared;
-    const there = whole ? await read(card.head) : replayed(base, theirs);
-    const before = whole ? [replacing(there, card, at)] : theirs;
-    const { layout, kept, clashes } = merged(there, before, [...only, ...mine]);
-    const written = kept.map((step, i): KeptStep => ({ ...step, layoutId: id, seq: card.head + 1 + i }));
-    let bytes = card.bytes;
-    for (const step of written) {
-      bytes += JSON.stringify(step).length;
-      await steps.add(step);
-    }
-    const open = transaction.objectStore('choices');
-    for (const clash of [...refused, ...clashes])
-      await open.put({ id: clash.step.id, layoutId: id, at, ...clash });
-    const head = card.head + written.length;
-    let next: Card = { ...card, head };
-    if (written.length > 0) {
-      const due = head - card.kept.seq >= KEEP_EVERY_STEPS || at - card.kept.at >= KEEP_EVERY_MS;
-      if (due) {
-        const since = await steps.getAll(from(id, card.kept.seq + 1, head));
-        const state = keptLayout(id, head, at, layout, null, labelsOf(since, layout));
-        await transaction.objectStore('kept').put(state);
-        bytes += state.bytes;
-      }
-      next = { ...next, ...facts(layout), changedAt: at, bytes, kept: due ? { seq: head, at } : card.kept };
-      await cards.put(next);
-    }
-    const apart = before.length + clashes.length + refused.length > 0;
-    const choices = apart ? await open.index('byLayout').getAll(id) : null;
-    await transaction.done;
-    return { kind: 'written', card: next, theirs: before, whole, kept: written, clashes, layout, choices };
+    return commit(this.db, id, known, mine, refused, at);
   }
 
-  /** Thins out a layout's history. @returns the room it then takes */
+  putBlob(content: ArrayBuffer, type: string): Promise<BlobName> {
+    return putBlob(this.db, content, type);
+  }
+
+  blob(name: BlobName): Promise<StoredBlob | undefined> {
+    return this.db.get('blobs', name);
+  }
+
+  sweepBlobs(): Promise<BlobName[]> {
+    return sweepBlobs(this.db);
+  }
+
+  /** Thins out a layout's history. @param now as `begun` tells it @returns the room it then takes */
   thin(id: string, now: number, stepDays?: number): Promise<number> {
     return thin(this.db, id, now, stepDays);
   }

@@ -13,14 +13,37 @@ interface StepStore {
 
 export type Writing = IDBPTransaction<
   ShelfSchema,
-  ('cards' | 'kept' | 'steps' | 'choices' | 'settings')[],
+  ('cards' | 'kept' | 'steps' | 'choices' | 'settings' | 'blobs')[],
   'readwrite'
 >;
 
-const stores = ['cards', 'kept', 'steps', 'choices', 'settings'] as const;
+const stores = ['cards', 'kept', 'steps', 'choices', 'settings', 'blobs'] as const;
 /** Written when the machine's disc has it, so that a power cut takes the last edit at most. */
-export const writing = (db: ShelfDatabase): Writing =>
+const writing = (db: ShelfDatabase): Writing =>
   db.transaction([...stores], 'readwrite', { durability: 'strict' }) as Writing;
+
+/**
+ * Writes in one transaction: all of it happens or none, also where what writes fails in between.
+ * @throws the reason for which nothing was written, as a full disc
+ */
+export async function together<T>(db: ShelfDatabase, writes: (within: Writing) => Promise<T>): Promise<T> {
+  const within = writing(db);
+  // Its end is awaited below, or told by what failed before it.
+  within.done.catch(() => undefined);
+  try {
+    const made = await writes(within);
+    await within.done;
+    return made;
+  } catch (error) {
+    const reason = within.error ?? error;
+    try {
+      within.abort();
+    } catch {
+      // It has ended already.
+    }
+    throw reason;
+  }
+}
 
 /** Of one layout, from a step on. */
 export const from = (layoutId: string, seq: number, to = Infinity): IDBKeyRange =>

@@ -1,7 +1,7 @@
 import { labelsOf } from '../../core/document/versions';
 import { thinnedOut } from '../../core/document/thinning';
 import { keptLayout, type ShelfDatabase } from './database';
-import { from, stateIn, writing } from './states';
+import { from, stateIn, together } from './states';
 
 const DAY = 24 * 3600 * 1000;
 /** Steps older than this are thinned out; kept states tell what was. */
@@ -21,35 +21,37 @@ export async function thin(
 ): Promise<number> {
   const oldest = now - stepDays * DAY;
   const all = await db.getAll('steps', from(id, -Infinity));
-  const lastOld = all.findLast((s) => s.at < oldest);
+  // No step is older than one before it, whatever the clock said when it was made.
+  const young = all.findIndex((s) => s.at >= oldest);
+  const lastOld = all[(young < 0 ? all.length : young) - 1];
   if (lastOld) await keepState(db, id, lastOld.seq, lastOld.at);
-  const transaction = writing(db);
-  const kept = transaction.objectStore('kept');
-  const states = await kept.getAll(from(id, -Infinity));
-  const newest = states.reduce((a, b) => (b.origin !== null ? b : a), states[0]);
-  // The state that the first remaining step begins from has to stay too.
-  const first = all.find((s) => s.seq > (lastOld?.seq ?? -1));
-  const base = first && states.findLast((s) => s.seq < first.seq);
-  // So have those among the steps that no step leads to.
-  const between = states.filter((s) => s.origin !== null && first && s.seq > first.seq).map((s) => s.seq);
-  const anchors = new Set([lastOld?.seq, base?.seq, newest?.seq, ...between]);
-  const going = thinnedOut(
-    states.map((s) => ({ seq: s.seq, at: s.at, forGood: s.name !== null || anchors.has(s.seq) })),
-    now,
-  );
-  for (const seq of going) await kept.delete([id, seq]);
-  if (lastOld) await transaction.objectStore('steps').delete(from(id, -Infinity, lastOld.seq));
-  const rest = await kept.getAll(from(id, -Infinity));
-  const steps = await transaction.objectStore('steps').getAll(from(id, -Infinity));
-  const bytes =
-    rest.reduce((sum, k) => sum + k.bytes, 0) + steps.reduce((sum, s) => sum + JSON.stringify(s).length, 0);
-  const card = await transaction.objectStore('cards').get(id);
-  if (card) {
-    const last = rest[rest.length - 1];
-    await transaction.objectStore('cards').put({ ...card, bytes, kept: { seq: last.seq, at: last.at } });
-  }
-  await transaction.done;
-  return bytes;
+  return together(db, async (transaction) => {
+    const kept = transaction.objectStore('kept');
+    const states = await kept.getAll(from(id, -Infinity));
+    const newest = states.reduce((a, b) => (b.origin !== null ? b : a), states[0]);
+    // The state that the first remaining step begins from has to stay too.
+    const first = all.find((s) => s.seq > (lastOld?.seq ?? -1));
+    const base = first && states.findLast((s) => s.seq < first.seq);
+    // So have those among the steps that no step leads to.
+    const between = states.filter((s) => s.origin !== null && first && s.seq > first.seq).map((s) => s.seq);
+    const anchors = new Set([lastOld?.seq, base?.seq, newest?.seq, ...between]);
+    const going = thinnedOut(
+      states.map((s) => ({ seq: s.seq, at: s.at, forGood: s.name !== null || anchors.has(s.seq) })),
+      now,
+    );
+    for (const seq of going) await kept.delete([id, seq]);
+    if (lastOld) await transaction.objectStore('steps').delete(from(id, -Infinity, lastOld.seq));
+    const rest = await kept.getAll(from(id, -Infinity));
+    const steps = await transaction.objectStore('steps').getAll(from(id, -Infinity));
+    const bytes =
+      rest.reduce((sum, k) => sum + k.bytes, 0) + steps.reduce((sum, s) => sum + JSON.stringify(s).length, 0);
+    const card = await transaction.objectStore('cards').get(id);
+    if (card) {
+      const last = rest[rest.length - 1];
+      await transaction.objectStore('cards').put({ ...card, bytes, kept: { seq: last.seq, at: last.at } });
+    }
+    return bytes;
+  });
 }
 
 /** Keeps a state whole where it is not yet. */

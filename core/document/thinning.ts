@@ -19,12 +19,17 @@ const spacing: readonly { readonly until: number; readonly apart: number }[] = [
 
 /**
  * Which kept states go, so that old ones lie further apart than new ones. Of each stretch of time the
- * newest stays; the newest of all and what is kept for good always stay.
+ * newest stays; the newest of all and what is kept for good always stay. None is taken for older than
+ * one before it, whatever the clock said when it was made.
  * @param now the person's clock, in milliseconds since 1970
  * @returns their `seq`
  */
 export function thinnedOut(states: readonly KeptState[], now: number): number[] {
-  const newestFirst = [...states].sort((a, b) => b.seq - a.seq);
+  let latest = -Infinity;
+  const newestFirst = [...states]
+    .sort((a, b) => a.seq - b.seq)
+    .map((state) => ({ ...state, at: (latest = Math.max(latest, state.at)) }))
+    .reverse();
   const kept = new Set<string>();
   return newestFirst
     .filter((state, i) => {
