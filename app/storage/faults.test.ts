@@ -106,7 +106,7 @@ describe('a transaction that is aborted', () => {
         const real = IDBObjectStore.prototype[name];
         vi.spyOn(IDBObjectStore.prototype, name).mockImplementation(function (
           this: IDBObjectStore,
-          ...given
+          ...given: unknown[]
         ) {
           const request = Reflect.apply(real, this, given) as IDBRequest;
           if (++count === at) this.transaction.abort();
