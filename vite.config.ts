@@ -53,11 +53,15 @@ export default defineConfig(({ command }) => ({
       // A worker has no page to put the links of what it will need into; in a page each piece names its own
       // pieces, and lists of all of them beside every import weigh more than they save in one house.
       resolveDependencies: (_, deps, { hostId }) =>
-        /study-worker|questions/.test(hostId) ? [] : deps.filter((d) => d.endsWith('.css')),
+        /(study|files)-worker|questions/.test(hostId) ? [] : deps.filter((d) => d.endsWith('.css')),
     },
     rollupOptions: {
-      // The worker is built beside the page, so that the two share their files.
-      input: { index: 'index.html', 'study-worker': 'app/workers/study-worker.ts' },
+      // The workers are built beside the page, so that all share their files.
+      input: {
+        index: 'index.html',
+        'study-worker': 'app/workers/study-worker.ts',
+        'files-worker': 'app/workers/files-worker.ts',
+      },
       output: {
         // What most pages share comes in one file: many small ones weigh more.
         codeSplitting: {
@@ -83,7 +87,7 @@ export default defineConfig(({ command }) => ({
             },
           ],
         },
-        entryFileNames: ({ name }) => (name === 'study-worker' ? '[name].js' : 'assets/[name]-[hash].js'),
+        entryFileNames: ({ name }) => (name.endsWith('-worker') ? '[name].js' : 'assets/[name]-[hash].js'),
       },
     },
   },

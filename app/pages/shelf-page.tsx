@@ -5,9 +5,11 @@ import { useNavigate } from 'react-router';
 import { checkLayout } from '../../core/document/file';
 import { LinePicture } from '../drawings/line-picture';
 import { BrokenLayout } from '../panels/broken-layout';
+import { useFileWork } from '../shell/use-file-work';
 import { roomOf, whenOf } from '../shell/when';
 import { exportLayout, saveFile } from '../storage/files';
-import { freshDemo, mark, newLayout, openLayout, shelf } from '../storage/session';
+import { freshDemo, mark, newLayout, openLayout, settled, shelf } from '../storage/session';
+import { Stopped } from '../storage/beside';
 import { drawMissing, duplicate, erase, rename } from '../storage/shelf-work';
 import { BIN_DAYS } from '../storage/shelf';
 import { palette } from '../theme/palette';
@@ -35,16 +37,30 @@ function Shelf() {
   const navigate = useNavigate();
   const { message } = App.useApp();
   const [busy, setBusy] = useState(false);
+  const { work, progress } = useFileWork();
   /** Does something and says what went wrong with it. */
   const run = async (does: Does): Promise<void> => {
     setBusy(true);
     try {
       await does();
     } catch (error) {
-      void message.error(error instanceof Error ? error.message : String(error));
+      if (!(error instanceof Stopped))
+        void message.error(error instanceof Error ? error.message : String(error));
     } finally {
       setBusy(false);
     }
+  };
+  const begun = (begins: () => Promise<boolean>) => async (): Promise<void> => {
+    if (await begins()) await navigate('/');
+  };
+  const exportShelf = async (): Promise<void> => {
+    await settled();
+    const { archive, leftOut } = await work('Packing the shelf', (t, tell) => t.writeShelf(tell));
+    saveFile('shelf.hazel.zip', archive, 'application/zip');
+    if (leftOut.length > 0)
+      void message.warning(
+        `Left out, for they cannot be opened: ${leftOut.join(', ')}. Export them as they stand.`,
+      );
   };
   const withoutPicture = (cards ?? []).filter((c) => c.picture === null && c.deletedAt === null).length;
   useEffect(() => {
@@ -65,6 +81,7 @@ function Shelf() {
   );
   return (
     <main className="shelf-page">
+      {progress}
       <header className="shelf-head">
         <div>
           <h1>Shelf</h1>
@@ -75,20 +92,13 @@ function Shelf() {
           </p>
         </div>
         <div className="button-row">
-          <Button
-            type="primary"
-            disabled={busy}
-            onClick={() => void run(() => newLayout().then(() => navigate('/')))}
-          >
+          <Button type="primary" disabled={busy} onClick={() => void run(begun(newLayout))}>
             Begin a layout
           </Button>
-          <Button disabled={busy} onClick={() => void run(() => freshDemo().then(() => navigate('/')))}>
+          <Button disabled={busy} onClick={() => void run(begun(freshDemo))}>
             The demo, fresh
           </Button>
-          <Button
-            disabled={busy || all.length === 0}
-            onClick={() => void run(() => exportShelf(message.warning))}
-          >
+          <Button disabled={busy || all.length === 0} onClick={() => void run(exportShelf)}>
             Export the whole shelf
           </Button>
         </div>
@@ -128,14 +138,6 @@ function Shelf() {
       />
     </main>
   );
-}
-
-async function exportShelf(warn: (words: string) => unknown): Promise<void> {
-  const { writeShelf } = await import('../storage/archive');
-  const { bytes, leftOut } = await writeShelf();
-  saveFile('shelf.hazel.zip', bytes, 'application/zip');
-  if (leftOut.length > 0)
-    warn(`Left out, for they cannot be opened: ${leftOut.join(', ')}. Export them as they stand.`);
 }
 
 /** What the browser says of the room it gives. */

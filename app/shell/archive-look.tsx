@@ -1,29 +1,36 @@
 import { Alert, Button, Checkbox, Modal } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { addArchived } from '../storage/archive';
+import { addArchived } from '../storage/add-archived';
+import { useShelfStore } from '../store/shelf-store';
 import { whenOf } from './when';
 import type { ArchivedLayout } from '../../core/document/archive';
 
 interface ArchiveLookProps {
   readonly name: string;
   readonly layouts: readonly ArchivedLayout[];
+  /** Files beside the documents, by their name. */
+  readonly contents: ReadonlyMap<string, Blob>;
   readonly onClose: () => void;
 }
 
 /** What is in an archive of a shelf, before anything of it is added. */
-export default function ArchiveLook({ name, layouts, onClose }: ArchiveLookProps) {
+export default function ArchiveLook({ name, layouts, contents, onClose }: ArchiveLookProps) {
   const good = layouts.filter((l) => l.layout !== null);
-  const [wanted, setWanted] = useState<readonly string[]>(good.map((l) => l.folder));
+  /** Where the browser keeps nothing, there is room for the open one alone. */
+  const onlyOne = useShelfStore((s) => s.trouble?.kind === 'absent');
+  const [wanted, setWanted] = useState<readonly string[]>(
+    good.map((l) => l.folder).slice(0, onlyOne ? 1 : undefined),
+  );
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
   const navigate = useNavigate();
   const add = async (): Promise<void> => {
     setBusy(true);
     try {
-      for (const l of good) if (wanted.includes(l.folder)) await addArchived(l, name);
+      for (const l of good) if (wanted.includes(l.folder)) await addArchived(l, contents, name);
       onClose();
-      void navigate('/shelf');
+      void navigate(onlyOne ? '/' : '/shelf');
     } catch (error) {
       setFailure(error instanceof Error ? error.message : String(error));
       setBusy(false);
@@ -39,16 +46,20 @@ export default function ArchiveLook({ name, layouts, onClose }: ArchiveLookProps
         <>
           <Button onClick={onClose}>Add nothing</Button>
           <Button type="primary" loading={busy} disabled={wanted.length === 0} onClick={() => void add()}>
-            Add {wanted.length} to the shelf
+            {onlyOne ? 'Open it' : `Add ${wanted.length} to the shelf`}
           </Button>
         </>
       }
     >
-      <p>Each is added beside what is there; nothing is replaced.</p>
+      <p>
+        {onlyOne
+          ? 'This browser keeps nothing: one of them can be opened, in the place of the open one.'
+          : 'Each is added beside what is there; nothing is replaced.'}
+      </p>
       <Checkbox.Group
         className="archive-list"
         value={[...wanted]}
-        onChange={(folders) => setWanted(folders)}
+        onChange={(folders) => setWanted(onlyOne ? folders.slice(-1) : folders)}
         options={layouts.map((l) => ({
           value: l.folder,
           disabled: l.layout === null,

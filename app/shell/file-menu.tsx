@@ -1,37 +1,27 @@
 import { Button } from 'antd';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { exportLayout } from '../storage/files';
 import { exported, newLayout } from '../storage/session';
 import { useLayoutStore } from '../store/layout-store';
-import { useShelfStore } from '../store/shelf-store';
-
-const KeepsNothing = lazy(() => import('./keeps-nothing'));
 
 /** New, import and export. None of them replaces a layout: each is kept on the shelf. */
 export function FileMenu({ take }: { readonly take: (file: File) => Promise<void> }) {
   const isOpen = useLayoutStore((s) => s.layout !== null);
-  const keepsNothing = useShelfStore((s) => s.trouble?.kind === 'absent');
   const chooser = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
-  /** What is to be done once the person has agreed to lose the open layout, where the browser keeps nothing. */
-  const [asked, setAsked] = useState<(() => void) | null>(null);
-  const sure = (then: () => void): void => (keepsNothing ? setAsked(() => then) : then());
   const begin = (): void => {
     newLayout().then(
-      () => navigate('/'),
+      (begun) => begun && navigate('/'),
       (error: Error) => useLayoutStore.setState({ refusal: { label: 'New layout', reason: error.message } }),
     );
   };
   return (
     <>
-      <Button title="Begin an empty layout; this one stays on the shelf" onClick={() => sure(begin)}>
+      <Button title="Begin an empty layout; this one stays on the shelf" onClick={begin}>
         New
       </Button>
-      <Button
-        title="Add a layout, or a whole shelf, from a file"
-        onClick={() => sure(() => chooser.current?.click())}
-      >
+      <Button title="Add a layout, or a whole shelf, from a file" onClick={() => chooser.current?.click()}>
         Import
       </Button>
       <Button
@@ -59,17 +49,6 @@ export function FileMenu({ take }: { readonly take: (file: File) => Promise<void
           e.target.value = '';
         }}
       />
-      <Suspense fallback={null}>
-        {asked && (
-          <KeepsNothing
-            onAgree={() => {
-              setAsked(null);
-              asked();
-            }}
-            onBack={() => setAsked(null)}
-          />
-        )}
-      </Suspense>
     </>
   );
 }

@@ -6,12 +6,13 @@ import { coachIn } from '../../core/kinds/coach/jobs';
 import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
 import { choose, makeRoom } from '../storage/shelf-work';
+import { exportLayout } from '../storage/files';
 import ArchiveLook from './archive-look';
 import Choices from './choices';
 import StorageNotices from './storage-notices';
 import RefusalNote from './refusal-note';
 import { watchPresses } from './last-pressed';
-import { addArchived } from '../storage/archive';
+import { addArchived } from '../storage/add-archived';
 import type { ArchivedLayout } from '../../core/document/archive';
 import type { Choice } from '../storage/database';
 
@@ -23,7 +24,7 @@ vi.mock('../storage/shelf-work', () => ({
   choose: vi.fn(() => Promise.resolve(null)),
   makeRoom: vi.fn(() => Promise.resolve(0)),
 }));
-vi.mock('../storage/archive', () => ({ addArchived: vi.fn(() => Promise.resolve()) }));
+vi.mock('../storage/add-archived', () => ({ addArchived: vi.fn(() => Promise.resolve(true)) }));
 vi.mock('../storage/files', () => ({ exportLayout: vi.fn() }));
 
 const show = (what: React.ReactNode) => render(<MemoryRouter>{what}</MemoryRouter>);
@@ -35,6 +36,7 @@ const quiet = {
   notOpened: null,
   recovered: [],
   remind: false,
+  replacing: null,
 };
 
 beforeEach(() => {
@@ -163,6 +165,19 @@ describe('a choice between two windows', () => {
   });
 });
 
+describe('a browser that keeps nothing', () => {
+  test('another layout takes the place of the only copy when that is agreed to', async () => {
+    const answers: boolean[] = [];
+    const replacing = (replace: boolean): void => void answers.push(replace);
+    useShelfStore.getState().set({ trouble: { kind: 'absent', reason: 'denied' }, replacing });
+    show(<StorageNotices />);
+    for (const name of ['Back', 'Go on without it', 'Export it and go on'])
+      fireEvent.click(await screen.findByRole('button', { name }));
+    expect(answers).toEqual([false, true, true]);
+    expect(vi.mocked(exportLayout)).toHaveBeenCalledOnce();
+  });
+});
+
 describe('a look into an archive', () => {
   const good: ArchivedLayout = {
     folder: 'a',
@@ -188,7 +203,7 @@ describe('a look into an archive', () => {
       historyRefused: 'it is damaged',
     };
     const closed = vi.fn();
-    show(<ArchiveLook name="shelf.zip" layouts={[good, bad, other]} onClose={closed} />);
+    show(<ArchiveLook name="shelf.zip" layouts={[good, bad, other]} contents={new Map()} onClose={closed} />);
     expect(text()).toMatch(/cannot be opened: scale scale is missing/);
     expect(text()).toMatch(/without its history: it is damaged/);
     expect(screen.getAllByRole<HTMLInputElement>('checkbox').map((c) => [c.checked, c.disabled])).toEqual([

@@ -1,27 +1,36 @@
 import { Button, Modal } from 'antd';
 
 interface KeepsNothingProps {
-  readonly onAgree: () => void;
-  readonly onBack: () => void;
+  readonly onAnswer: (replace: boolean) => void;
+  readonly onExport: () => void;
 }
 
 /** Where the browser keeps nothing, another layout takes the open one's place: that is asked first. */
-export default function KeepsNothing({ onAgree, onBack }: KeepsNothingProps) {
+export default function KeepsNothing({ onAnswer, onExport }: KeepsNothingProps) {
+  const back = (): void => onAnswer(false);
   return (
     <Modal
       open
       title="This browser keeps nothing"
-      onCancel={onBack}
+      onCancel={back}
       footer={
         <>
-          <Button onClick={onAgree}>Go on without it</Button>
-          <Button type="primary" onClick={onBack}>
+          <Button onClick={() => onAnswer(true)}>Go on without it</Button>
+          <Button
+            onClick={() => {
+              onExport();
+              onAnswer(true);
+            }}
+          >
+            Export it and go on
+          </Button>
+          <Button type="primary" onClick={back}>
             Back
           </Button>
         </>
       }
     >
-      <p>The open layout will be gone unless you have exported it.</p>
+      <p>The open layout has changes that are in no file yet: what comes now takes its place.</p>
     </Modal>
   );
 }

@@ -9,6 +9,7 @@ import { useLayoutStore } from '../store/layout-store';
 import { useShelfStore } from '../store/shelf-store';
 
 const Choices = lazy(() => import('./choices'));
+const KeepsNothing = lazy(() => import('./keeps-nothing'));
 
 /** What the person has to know about how the work is kept. Fetched when there is something to say. */
 export default function StorageNotices() {
@@ -20,6 +21,7 @@ export default function StorageNotices() {
   const notSaved = useShelfStore((s) => (s.save.kind === 'failed' ? s.save.reason : null));
   const recovered = useShelfStore((s) => s.recovered);
   const remind = useShelfStore((s) => s.remind);
+  const replacing = useShelfStore((s) => s.replacing);
   const { set } = useShelfStore.getState();
   const [choosing, setChoosing] = useState(false);
   const exportNow = (): void => {
@@ -41,6 +43,9 @@ export default function StorageNotices() {
   );
   return (
     <>
+      <Suspense fallback={null}>
+        {replacing && <KeepsNothing onAnswer={replacing} onExport={exportNow} />}
+      </Suspense>
       {trouble?.kind === 'absent' && (
         <Alert
           type="warning"

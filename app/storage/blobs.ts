@@ -1,5 +1,3 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex } from '@noble/hashes/utils.js';
 import type { BlobName } from '../../core/document/blobs';
 import { together } from './states';
 import type { ShelfDatabase } from './database';
@@ -14,12 +12,10 @@ export interface StoredBlob {
   readonly loose: boolean;
 }
 
-/** The name of a content: SHA-256 (FIPS 180-4), in code, for the browser's own is not there over plain HTTP. */
-export const blobName = (content: ArrayBuffer): BlobName =>
-  `sha256-${bytesToHex(sha256(new Uint8Array(content)))}`;
-
 /** Keeps a content once, however often it comes. Speak of it in a document next: one that nothing speaks of is swept away. */
 export async function putBlob(db: ShelfDatabase, content: ArrayBuffer, type: string): Promise<BlobName> {
+  // Fetched where something is to be kept: most pages never do.
+  const { blobName } = await import('./blob-name');
   const name = blobName(content);
   await db.put('blobs', { name, type, content, loose: false });
   return name;

@@ -5,7 +5,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { emptyLayout } from '../../core/document/empty-layout';
 import { attempt } from '../../core/document/gate';
-import { blobName } from './blobs';
+import { blobName } from './blob-name';
 import { DATABASE, openDatabase, type Card, type ShelfDatabase } from './database';
 import { Shelf } from './shelf';
 import { DATABASE_VERSION } from './upgrades';

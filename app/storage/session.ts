@@ -105,6 +105,23 @@ export const isWaiting = (): boolean => keeper?.waits ?? false;
 /** Looks for what was written elsewhere, and tries what waits again. */
 export const lookAgain = (): void => keeper?.lookAgain();
 
+/** The layout as it was last exported, where the browser keeps nothing. */
+let exportedAs: Layout | null = null;
+const keepsNothing = (): boolean => useShelfStore.getState().trouble?.kind === 'absent';
+/** Whether the open layout has changes that nothing but this window has. */
+function isOnlyHere(): boolean {
+  const { layout, past } = useLayoutStore.getState();
+  return keepsNothing() && layout !== null && past.length > 0 && layout !== exportedAs;
+}
+
+/** Asks whether the only copy of the open layout may go, where it is one. */
+async function mayReplace(): Promise<boolean> {
+  if (!isOnlyHere()) return true;
+  const answer = await new Promise<boolean>((replacing) => state({ replacing }));
+  state({ replacing: null });
+  return answer;
+}
+
 let turn: Promise<unknown> = Promise.resolve();
 /** One opening of a layout after another: what was asked for last is what is open in the end. */
 function inTurn<T>(does: () => Promise<T>): Promise<T> {
@@ -129,7 +146,7 @@ async function beginOnce(): Promise<void> {
   // Where windows cannot talk, coming back to one is when it looks.
   addEventListener('focus', () => keeper?.lookAgain());
   addEventListener('beforeunload', (event) => {
-    if (keeper?.waits) event.preventDefault();
+    if (keeper?.waits || isOnlyHere()) event.preventDefault();
   });
   let mine: Shelf;
   try {
@@ -280,28 +297,33 @@ interface AddWays {
   readonly open?: boolean;
 }
 
-/** Adds a layout to the shelf and, unless told otherwise, opens it. Where nothing is kept it is only opened. */
-export const addLayout = (layout: Layout, origin: string, ways?: AddWays): Promise<void> =>
+/**
+ * Adds a layout to the shelf and, unless told otherwise, opens it. Where nothing is kept it is only opened.
+ * @returns false when the person would rather keep the only copy of what is open
+ */
+export const addLayout = (layout: Layout, origin: string, ways?: AddWays): Promise<boolean> =>
   inTurn(() => add(layout, origin, ways));
 
 async function add(
   layout: Layout,
   origin: string,
   { history = null, open: opens = true }: AddWays = {},
-): Promise<void> {
-  if (useShelfStore.getState().trouble?.kind === 'absent') {
+): Promise<boolean> {
+  if (keepsNothing()) {
+    if (!(await mayReplace())) return false;
     useLayoutStore.getState().open(layout);
-    return;
+    return true;
   }
   const mine = await shelf();
   const card = await mine.add(newId(), layout, origin, Date.now(), history);
   copies.keep({ id: card.id, seq: card.head, at: Date.now(), layout });
   if (opens) await open(card.id);
   await refresh();
+  return true;
 }
 
-export const newLayout = (): Promise<void> => addLayout(emptyLayout('My layout'), 'Begun empty');
-export const freshDemo = async (): Promise<void> => addLayout(await demoLayout(), 'The demo');
+export const newLayout = (): Promise<boolean> => addLayout(emptyLayout('My layout'), 'Begun empty');
+export const freshDemo = async (): Promise<boolean> => addLayout(await demoLayout(), 'The demo');
 
 /** Changes what a card says: put away, thrown away, exported. */
 export async function mark(
@@ -321,7 +343,8 @@ export async function mark(
 
 /** Says that the open layout was exported as it is now. */
 export async function exported(): Promise<void> {
-  const { layoutId } = useLayoutStore.getState();
+  const { layout, layoutId } = useLayoutStore.getState();
   state({ remind: false });
+  exportedAs = layout;
   if (layoutId !== null && keeper) await mark(layoutId, { exported: { at: Date.now(), seq: keeper.seq } });
 }

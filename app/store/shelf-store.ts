@@ -29,6 +29,8 @@ interface ShelfStore {
   readonly recovered: readonly string[];
   /** Much has changed since the open layout was last exported. */
   readonly remind: boolean;
+  /** Asked, where the browser keeps nothing, before another layout takes the place of the only copy. */
+  readonly replacing: ((replace: boolean) => void) | null;
   readonly set: (change: Partial<Omit<ShelfStore, 'set'>>) => void;
 }
 
@@ -40,5 +42,6 @@ export const useShelfStore = create<ShelfStore>((set) => ({
   notOpened: null,
   recovered: [],
   remind: false,
+  replacing: null,
   set: (change) => set(change),
 }));

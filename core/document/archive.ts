@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { readLayout, writeLayout, type FileComplaint } from './file';
+import { checkLayout, readLayout, writeLayout, type FileComplaint } from './file';
+import { blobsIn, isBlobName, type BlobName } from './blobs';
 import { replayed, type Step } from './history';
 import type { Layout } from './layout';
 
@@ -8,6 +9,9 @@ export const ARCHIVE_FORMAT = 'hazel-spark-shelf';
 export const ARCHIVE_VERSION = 1;
 export const CONTENTS = 'contents.json';
 export const MOST_LAYOUTS = 500;
+export const MOST_BLOBS = 20_000;
+/** What an archive says of the longest texts of a history; longer ones are cut as they are written. */
+const LONGEST = { label: 200, origin: 200, name: 80, says: 240, saysOf: 40 } as const;
 
 const patchRecord = z.object({
   op: z.enum(['replace', 'remove', 'add']),
@@ -16,24 +20,24 @@ const patchRecord = z.object({
 });
 const seq = z.number().int().min(0).max(1e9);
 const moment = z.number().min(0).max(1e14);
-const stepRecord = z.looseObject({
+const stepRecord = z.object({
   id: z.string().min(1).max(80),
   kind: z.enum(['edit', 'undo', 'redo']),
   entryId: z.string().min(1).max(80),
-  label: z.string().max(200),
+  label: z.string().max(LONGEST.label),
   at: moment,
   patches: z.array(patchRecord),
   inverse: z.array(patchRecord),
   seq,
 });
-const keptRecord = z.looseObject({
+const keptRecord = z.object({
   seq,
   at: moment,
   version: z.number().int(),
   layout: z.unknown(),
-  origin: z.string().max(200).nullable(),
-  name: z.string().max(80).nullable(),
-  says: z.array(z.string().max(240)).max(40),
+  origin: z.string().max(LONGEST.origin).nullable(),
+  name: z.string().max(LONGEST.name).nullable(),
+  says: z.array(z.string().max(LONGEST.says)).max(LONGEST.saysOf),
   bytes: z.number().min(0),
 });
 const historyRecord = z.object({ kept: z.array(keptRecord).min(1), steps: z.array(stepRecord) });
@@ -42,7 +46,12 @@ const contentsRecord = z.object({
   version: z.number().int().min(1),
   layouts: z
     .array(z.object({ folder: z.string().regex(/^[a-z0-9-]{1,60}$/), changedAt: moment }))
-    .max(MOST_LAYOUTS),
+    .max(MOST_LAYOUTS)
+    .refine((all) => new Set(all.map((l) => l.folder)).size === all.length),
+  blobs: z
+    .array(z.object({ name: z.string().refine(isBlobName), type: z.string().max(100) }))
+    .max(MOST_BLOBS)
+    .default([]),
 });
 
 /** A step with its place in a history, as an archive holds it. */
@@ -79,15 +88,45 @@ export interface ArchivedLayout {
   readonly historyRefused: string | null;
 }
 
+export interface ArchivedBlob {
+  readonly name: BlobName;
+  /** Its media type. */
+  readonly type: string;
+}
+
 export type ReadArchive =
-  | { readonly ok: true; readonly layouts: readonly ArchivedLayout[] }
+  | {
+      readonly ok: true;
+      readonly layouts: readonly ArchivedLayout[];
+      /** Files beside the documents that it says it holds, by their content. */
+      readonly blobs: readonly ArchivedBlob[];
+    }
   | { readonly ok: false; readonly reason: string };
 
 /** Names of the files of a layout in an archive. */
 export const layoutFile = (folder: string): string => `layouts/${folder}/layout.hazel.json`;
 export const historyFile = (folder: string): string => `layouts/${folder}/history.json`;
+export const blobFile = (name: BlobName): string => `blobs/${name}`;
 
-/** The files of an archive as texts, by name. */
+/** A history with its texts no longer than they are read again. */
+const asRead = ({ kept, steps }: ArchivedHistory): ArchivedHistory => ({
+  kept: kept.map((k) => ({
+    ...k,
+    origin: k.origin?.slice(0, LONGEST.origin) ?? null,
+    name: k.name?.slice(0, LONGEST.name) ?? null,
+    says: k.says.slice(-LONGEST.saysOf).map((t) => t.slice(0, LONGEST.says)),
+  })),
+  steps: steps.map((s) => ({ ...s, label: s.label.slice(0, LONGEST.label) })),
+});
+
+/** The blobs a layout of an archive speaks of, with its history. */
+export const blobsOf = ({ layout, history }: Pick<ArchivedLayout, 'layout' | 'history'>): BlobName[] =>
+  blobsIn([layout, history]);
+
+/**
+ * The files of an archive as texts, by name.
+ * @param blobs what stands beside them, each as the file `blobFile` names
+ */
 export function writeArchive(
   layouts: readonly {
     readonly folder: string;
@@ -95,13 +134,14 @@ export function writeArchive(
     readonly layout: Layout;
     readonly history: ArchivedHistory;
   }[],
+  blobs: readonly ArchivedBlob[] = [],
 ): Record<string, string> {
   const contents = layouts.map(({ folder, changedAt }) => ({ folder, changedAt }));
   const files: [string, string][] = layouts.flatMap(({ folder, layout, history }) => [
     [layoutFile(folder), writeLayout(layout)],
-    [historyFile(folder), JSON.stringify(history)],
+    [historyFile(folder), JSON.stringify(asRead(history))],
   ]);
-  const head = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, layouts: contents };
+  const head = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, layouts: contents, blobs };
   return Object.fromEntries([[CONTENTS, `${JSON.stringify(head, null, 2)}\n`], ...files]);
 }
 
@@ -131,20 +171,31 @@ function readHistory(
       last.layout as Layout,
       steps.filter((s) => s.seq > last.seq),
     );
-    const leads = writeLayout(end) === writeLayout(layout);
-    if (!leads && last.version === layout.version)
+    // Both as they are opened, so that what is looked at is what is added.
+    const opened = checkLayout(end);
+    if (!opened.ok || writeLayout(opened.layout) !== writeLayout(layout))
       return { history: null, refused: 'it does not lead to the layout beside it' };
   } catch {
     return { history: null, refused: 'its steps do not fit together' };
   }
-  return { history: { kept, steps }, refused: null };
+  // What a state says of itself is not believed.
+  const sound = kept.map((k) => ({
+    ...k,
+    version: Number((k.layout as { version?: unknown } | null)?.version) || 0,
+    bytes: JSON.stringify(k.layout)?.length ?? 0,
+  }));
+  return { history: { kept: sound, steps }, refused: null };
 }
 
 /**
  * Reads the files of a shelf's archive. Each layout is read by itself: one that cannot be opened is
  * told with its reasons, and the others are not the worse for it.
+ * @param tell how far it is, 0 to 1
  */
-export function readArchive(files: Readonly<Record<string, string>>): ReadArchive {
+export function readArchive(
+  files: Readonly<Record<string, string>>,
+  tell: (share: number) => void = () => undefined,
+): ReadArchive {
   const text = Object.hasOwn(files, CONTENTS) ? files[CONTENTS] : undefined;
   if (text === undefined)
     return { ok: false, reason: `it holds no ${CONTENTS}: this is not an archive of a shelf` };
@@ -161,7 +212,8 @@ export function readArchive(files: Readonly<Record<string, string>>): ReadArchiv
     };
   const contents = contentsRecord.safeParse(raw);
   if (!contents.success) return { ok: false, reason: `its ${CONTENTS} is not built like one` };
-  const layouts = contents.data.layouts.map(({ folder, changedAt }): ArchivedLayout => {
+  const layouts = contents.data.layouts.map(({ folder, changedAt }, i, all): ArchivedLayout => {
+    tell(i / all.length);
     const own = layoutFile(folder);
     const read = Object.hasOwn(files, own)
       ? readLayout(files[own])
@@ -182,5 +234,5 @@ export function readArchive(files: Readonly<Record<string, string>>): ReadArchiv
     );
     return { folder, changedAt, layout: read.layout, complaints: [], history, historyRefused: refused };
   });
-  return { ok: true, layouts };
+  return { ok: true, layouts, blobs: contents.data.blobs };
 }
