@@ -1,6 +1,8 @@
 import { Unzip, UnzipInflate, type UnzipFile } from 'fflate';
 
-/** Read and unpacked at a time; deflate makes at most a thousand times as much of it. */
+/** Read at a time. */
+const READ_BYTES = 1024 * 1024;
+/** Unpacked at a time; deflate makes at most a thousand times as much of it. */
 const PIECE_BYTES = 16 * 1024;
 
 /** What an archive ends with (APPNOTE 4.3.16): a record of 22 bytes, and a comment of 65,535 at most. */
@@ -57,10 +59,12 @@ export async function unpacked(
   };
   const unzip = new Unzip(take);
   unzip.register(UnzipInflate);
-  for (let at = 0; at < archive.size; at += PIECE_BYTES) {
-    const piece = archive.slice(at, at + PIECE_BYTES);
-    unzip.push(new Uint8Array(await piece.arrayBuffer()), at + PIECE_BYTES >= archive.size);
-    tell((at + piece.size) / archive.size);
+  for (let at = 0; at < archive.size; at += READ_BYTES) {
+    const read = new Uint8Array(await archive.slice(at, at + READ_BYTES).arrayBuffer());
+    const last = at + READ_BYTES >= archive.size;
+    for (let k = 0; k < read.length; k += PIECE_BYTES)
+      unzip.push(read.subarray(k, k + PIECE_BYTES), last && k + PIECE_BYTES >= read.length);
+    tell((at + read.length) / archive.size);
   }
   if (open > 0) throw new Error('a file of it is cut off');
   return files;
