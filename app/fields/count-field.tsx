@@ -17,8 +17,7 @@ export function CountField({ label, count, least, most, onCommit }: CountFieldPr
     if (!(read >= least && read <= most))
       return { refused: `“${typed}” is not a whole number from ${least} to ${most}.` };
     if (read === count) return 'same';
-    onCommit(read);
-    return 'changed';
+    return () => onCommit(read);
   };
   return <FigureField label={label} inForce={String(count)} take={take} inputMode="numeric" />;
 }

@@ -1,4 +1,6 @@
+import { Button } from 'antd';
 import { useId, type ReactNode } from 'react';
+import type { Clash } from './use-draft';
 import './fields.css';
 
 interface FieldProps {
@@ -9,6 +11,8 @@ interface FieldProps {
   readonly inForce?: string;
   /** A question about a value that is allowed but looks like a slip. */
   readonly doubt?: string;
+  /** Another value has come into force while this one was typed. */
+  readonly clash?: Clash | null;
   readonly children: (of: {
     readonly id: string;
     readonly status: 'error' | '';
@@ -21,7 +25,7 @@ interface FieldProps {
  * A label, its control, and beside it what is wrong. Not the library's form item: that one belongs to a
  * form that is filled in and sent, these each count on their own.
  */
-export function Field({ label, refusal = null, inForce, doubt, children }: FieldProps) {
+export function Field({ label, refusal = null, inForce, doubt, clash = null, children }: FieldProps) {
   const id = useId();
   const refused = refusal !== null;
   return (
@@ -33,6 +37,19 @@ export function Field({ label, refusal = null, inForce, doubt, children }: Field
         'aria-invalid': refused,
         'aria-describedby': refused ? `${id}-refusal` : undefined,
       })}
+      {clash !== null && (
+        <div className="field-refusal" role="alert">
+          Meanwhile it has become {clash.theirs}.{' '}
+          <span className="button-row">
+            <Button size="small" onClick={clash.onTakeMine}>
+              Take {clash.mine}
+            </Button>
+            <Button size="small" onClick={clash.onLeaveTheirs}>
+              Leave {clash.theirs}
+            </Button>
+          </span>
+        </div>
+      )}
       {doubt !== undefined && !refused && (
         <p className="field-doubt" role="status">
           {doubt}

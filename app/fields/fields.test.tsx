@@ -66,6 +66,79 @@ describe('a figure with its unit', () => {
     expect(field('Resistor').getAttribute('aria-invalid')).toBe('true');
     expect(field('Resistor').getAttribute('aria-describedby')).toBe(screen.getByRole('alert').id);
   });
+  describe('another window changes it while it is typed', () => {
+    const typedOver = (theirs: number) => {
+      const told = vi.fn();
+      const shown = (figure: number) => (
+        <NumberField label="Resistor" unit="ohm" figure={figure} onCommit={told} />
+      );
+      const { rerender } = render(shown(3300));
+      fireEvent.change(field('Resistor'), { target: { value: '4k7' } });
+      rerender(shown(theirs));
+      expect(field('Resistor').value).toBe('4k7');
+      return told;
+    };
+    test.each(['Enter', 'leaving it'])('%s asks which of the two it is to be', (way) => {
+      const told = typedOver(2200);
+      expect(screen.queryByRole('alert')).toBeNull();
+      if (way === 'Enter') fireEvent.keyDown(field('Resistor'), { key: 'Enter' });
+      else fireEvent.blur(field('Resistor'));
+      expect(told).not.toHaveBeenCalled();
+      expect(screen.getByRole('alert').textContent).toMatch(/Meanwhile it has become 2\.2 kΩ/);
+      expect(field('Resistor').value).toBe('4k7');
+    });
+    test('what was typed is taken by its press, or by another Enter', () => {
+      for (const take of [
+        () => fireEvent.click(screen.getByRole('button', { name: 'Take 4k7' })),
+        () => fireEvent.keyDown(field('Resistor'), { key: 'Enter' }),
+      ]) {
+        const told = typedOver(2200);
+        fireEvent.keyDown(field('Resistor'), { key: 'Enter' });
+        take();
+        expect(told).toHaveBeenCalledExactlyOnceWith(4700);
+        cleanup();
+      }
+    });
+    test('what came is left as it is by a press', () => {
+      const told = typedOver(2200);
+      fireEvent.blur(field('Resistor'));
+      fireEvent.click(screen.getByRole('button', { name: 'Leave 2.2 kΩ' }));
+      expect(told).not.toHaveBeenCalled();
+      expect(field('Resistor').value).toBe('2.2 kΩ');
+      expect(screen.queryByRole('alert')).toBeNull();
+    });
+    test('the same from both is no question', () => {
+      const told = typedOver(4700);
+      fireEvent.keyDown(field('Resistor'), { key: 'Enter' });
+      expect(told).not.toHaveBeenCalled();
+      expect(screen.queryByRole('alert')).toBeNull();
+    });
+  });
+  test('what is typed on while the value just given comes into force is no question', () => {
+    const told = vi.fn();
+    const shown = (figure: number) => (
+      <NumberField label="Resistor" unit="ohm" figure={figure} onCommit={told} />
+    );
+    const { rerender } = render(shown(3300));
+    type('Resistor', '4k7');
+    fireEvent.change(field('Resistor'), { target: { value: '5k6' } });
+    rerender(shown(4700));
+    fireEvent.keyDown(field('Resistor'), { key: 'Enter' });
+    expect(told.mock.calls).toEqual([[4700], [5600]]);
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+  test('undo is the field’s own while something is written in it, and the layout’s before and after', () => {
+    render(<Resistor told={() => undefined} />);
+    const undone = (): boolean => !fireEvent.keyDown(field('Resistor'), { key: 'z', ctrlKey: true });
+    expect(undone()).toBe(true);
+    fireEvent.change(field('Resistor'), { target: { value: '4k' } });
+    expect(undone()).toBe(false);
+    // Written back by hand or by the browser's undo.
+    fireEvent.change(field('Resistor'), { target: { value: '3.3 kΩ' } });
+    expect(undone()).toBe(true);
+    type('Resistor', '4k7');
+    expect(undone()).toBe(true);
+  });
   test('a change that is not made after all leaves what is in force', async () => {
     render(<NumberField label="Resistor" unit="ohm" figure={3300} onCommit={() => undefined} />);
     type('Resistor', '5k');

@@ -19,7 +19,7 @@ interface FigureFieldProps {
 export function FigureField({ label, inForce, take, aside, doubt, inputMode }: FigureFieldProps) {
   const draft = useDraft(inForce, take);
   return (
-    <Field label={label} refusal={draft.refusal} inForce={inForce} doubt={doubt}>
+    <Field label={label} refusal={draft.refusal} clash={draft.clash} inForce={inForce} doubt={doubt}>
       {(of) => (
         <Input
           {...of}

@@ -38,8 +38,7 @@ export function NumberField({
     const read = parseQuantity(typed, unit, limits);
     if (!read.ok) return { refused: read.message };
     if (read.figure === figure) return 'same';
-    onCommit(read.figure);
-    return 'changed';
+    return () => onCommit(read.figure);
   };
   return <FigureField label={label} inForce={committed} take={take} aside={aside} doubt={doubt} />;
 }

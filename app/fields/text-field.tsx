@@ -31,17 +31,24 @@ export function TextField({
     if (complaint !== null) return { refused: complaint };
     const kept = required ? typed.trim() : typed;
     if (kept === text) return 'same';
-    onCommit(kept);
-    return 'changed';
+    return () => onCommit(kept);
   });
   // That nothing is written is told while it is being written.
   const empty = required && draft.value.trim() === '' ? NOTHING : null;
   const shared = { value: draft.value, maxLength: most, onBlur: draft.onCommit };
   return (
-    <Field label={label} refusal={draft.refusal ?? empty} inForce={text}>
+    <Field label={label} refusal={draft.refusal ?? empty} clash={draft.clash} inForce={text}>
       {(of) =>
         lines > 1 ? (
-          <Input.TextArea {...of} {...shared} rows={lines} onChange={(e) => draft.onChange(e.target.value)} />
+          <Input.TextArea
+            {...of}
+            {...shared}
+            rows={lines}
+            onChange={(e) => draft.onChange(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key !== 'Enter') draft.onKeyDown(e);
+            }}
+          />
         ) : (
           <Input
             {...of}

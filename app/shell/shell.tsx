@@ -34,10 +34,10 @@ export function Shell() {
     const onKey = (event: KeyboardEvent): void => {
       if (!(event.ctrlKey || event.metaKey)) return;
       const key = event.key.toLowerCase();
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      const inField = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
       if (key === 'k') setPanel('finder');
-      // In a field the browser's own undo takes back letters.
-      else if (key === 'z' && !typing) (event.shiftKey ? redo : undo)();
+      // In a field the browser's own undo takes back letters, until the field says that it has none.
+      else if (key === 'z' && (!inField || event.defaultPrevented)) (event.shiftKey ? redo : undo)();
       else return;
       event.preventDefault();
     };

@@ -15,8 +15,7 @@ export function ChromaticityField({ white, onCommit }: ChromaticityFieldProps) {
     const read = readChromaticity(typed);
     if (!read.ok) return { refused: read.message };
     if (chromaticityWords(read.xy) === committed) return 'same';
-    onCommit(read.white);
-    return 'changed';
+    return () => onCommit(read.white);
   };
   return <FigureField label="Chromaticity x, y" inForce={committed} take={take} />;
 }
