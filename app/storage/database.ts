@@ -94,9 +94,11 @@ export function openDatabase(events: DatabaseEvents): Promise<ShelfDatabase> {
       );
     },
     blocked: events.blocked,
-    blocking: (_current, _wanted, event) => {
+    blocking: (_current, wanted, event) => {
       (event.target as IDBDatabase | null)?.close();
-      events.outdated();
+      // No version is wanted where it is to be deleted: it is opened anew, and what is open put back.
+      if (wanted === null) events.closed();
+      else events.outdated();
     },
     terminated: events.closed,
   });

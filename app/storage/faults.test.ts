@@ -177,6 +177,28 @@ describe('the clock', () => {
   });
 });
 
+describe('the database let go of', () => {
+  test.each([
+    ['deleted from elsewhere, it is opened anew', () => void indexedDB.deleteDatabase(DATABASE), 'closed'],
+    [
+      'wanted by a newer program, it is written no more',
+      () => void openDB(DATABASE, DATABASE_VERSION + 1).catch(() => undefined),
+      'outdated',
+    ],
+  ] as const)('%s', async (_, asks, event) => {
+    db.close();
+    const said: string[] = [];
+    const other = await openDatabase({
+      blocked: () => void said.push('blocked'),
+      outdated: () => void said.push('outdated'),
+      closed: () => void said.push('closed'),
+    });
+    asks();
+    await vi.waitFor(() => expect(said).toEqual([event]));
+    expect(() => other.transaction('cards')).toThrow();
+  });
+});
+
 interface Dump {
   readonly version: number;
   readonly stores: Readonly<

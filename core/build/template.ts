@@ -1,3 +1,5 @@
+import { escaped } from './drawing/xml-text';
+
 /** What is marked on a template; millimetres from its upper left corner, y down. */
 export type Mark =
   | {
@@ -43,8 +45,6 @@ const LINE = 3.8;
 const LEAST_WIDTH = 100;
 const CROSS = 1.5;
 
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 const n = (figure: number): string => String(Number(figure.toFixed(4)));
 
 function markSvg(mark: Mark): string {

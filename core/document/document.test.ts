@@ -21,6 +21,23 @@ const altered = (edit: (plain: ReturnType<typeof demo> & Record<string, unknown>
   return JSON.stringify(plain);
 };
 
+describe('a name twice in one record of a file', () => {
+  test.each([
+    ['{"a": {"x": 1, "x": 2}}', /“x” stands in it twice/],
+    ['{"a": 1, "b": [{"c": 1}, {"c": 2}], "a": 3}', /“a” stands in it twice/],
+    ['{"caf\\u00e9": 1, "café": 2}', /“café” stands in it twice/],
+  ])('%s is refused', (text, why) => expect(refusal(text)).toMatch(why));
+  test.each([
+    '{"a": {"a": 1}, "b": {"a": 2}}',
+    '{"a": "\\": {\\"a\\":", "b": ["a", "a"], "c": "a"}',
+    `{"a": "${'x'.repeat(12_000_000)}"}`,
+  ])('what only looks like it is not', (text) => expect(refusal(text)).toMatch(/not a Hazel Spark layout/));
+  test('a job twice is not the last one without a word', () => {
+    const text = writeLayout(demo()).replace('"jobs": {', `"jobs": { "${demoJob}": {},`);
+    expect(refusal(text)).toMatch(new RegExp(`“${demoJob}” stands in it twice`));
+  });
+});
+
 describe('the file', () => {
   test('round trip without loss', () => {
     fc.assert(

@@ -53,6 +53,42 @@ function endsEarly(text: string): boolean {
   return quoted || depth > 0;
 }
 
+/** Where a string of a text of JSON ends that begins at a place. */
+function endOfString(text: string, start: number): number {
+  for (let end = text.indexOf('"', start + 1); ; end = text.indexOf('"', end + 1)) {
+    let escapes = 0;
+    while (text[end - 1 - escapes] === '\\') escapes++;
+    if (escapes % 2 === 0) return end;
+  }
+}
+
+/**
+ * A name that stands twice in one record of a text of JSON: the second would take the place of the first
+ * without a word (RFC 8259, 4, leaves open which). Null when none does.
+ */
+function nameTwice(text: string): string | null {
+  /** Names of each record that is open; null for a list. */
+  const open: (Set<string> | null)[] = [];
+  const signs = /["[\]{}]/g;
+  const colon = /\s*:/y;
+  for (let found = signs.exec(text); found; found = signs.exec(text)) {
+    const [sign] = found;
+    if (sign === '{') open.push(new Set());
+    else if (sign === '[') open.push(null);
+    else if (sign !== '"') open.pop();
+    else {
+      const end = endOfString(text, found.index);
+      signs.lastIndex = colon.lastIndex = end + 1;
+      const names = open[open.length - 1];
+      if (!names || !colon.test(text)) continue;
+      const name = JSON.parse(text.slice(found.index, end + 1)) as string;
+      if (names.has(name)) return name;
+      names.add(name);
+    }
+  }
+  return null;
+}
+
 /**
  * Reads a layout file: whole or not at all. Older versions are brought up to date step by step.
  * @returns the layout, or what is wrong as path and reason
@@ -67,6 +103,9 @@ export function readLayout(text: string): ReadLayout {
     const cut = endsEarly(text) ? ' It seems to be cut off.' : '';
     return refuse(`the file is not JSON.${cut}`);
   }
+  const twice = nameTwice(text);
+  if (twice !== null)
+    return refuse(`“${twice.slice(0, 60)}” stands in it twice: one of the two would be lost`);
   return checkLayout(raw);
 }
 

@@ -1,4 +1,4 @@
-import { escaped } from '../drawing/part-picture';
+import { escaped } from '../drawing/xml-text';
 import { formatQuantity, shortOhms } from '../../quantity/format';
 import { padLinks, PITCH, type Hole, type StripBoard } from './board';
 import type { Part } from '../../assembly/assembly';

@@ -1,3 +1,4 @@
+import { escaped } from './xml-text';
 import { screenColour } from '../../light/colour';
 import { bandPaint, bandsOf, figuresOf } from '../../part/colour-bands';
 import type { LampBodyName } from '../../part/lamp-body';
@@ -25,12 +26,6 @@ export interface PartPicture {
   readonly words: readonly string[];
   readonly beside?: boolean;
 }
-
-export const escaped = (text: string): string =>
-  text.replace(
-    /[&<>"']/g,
-    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c]!,
-  );
 
 const STEEL = '#84929a';
 const INK = '#16211f';

@@ -1,6 +1,6 @@
 import { mirrored, standardColour, type PinRole, type Plug } from '../../part/plug';
 import { wirePaint } from '../../part/wire-colour';
-import { escaped } from './part-picture';
+import { escaped } from './xml-text';
 import type { Assembly } from '../../assembly/assembly';
 
 /** The side a decoder is pushed in from, or the one that is soldered. */

@@ -1,6 +1,6 @@
 import { addressableStrings, type AddressableString } from '../../part/addressable';
 import { formatQuantity, inSentence, shortOhms } from '../../quantity/format';
-import { escaped } from './part-picture';
+import { escaped } from './xml-text';
 import type { StringRecord } from '../../document/moving-record';
 import type { WiringRow } from '../wiring-table';
 

@@ -5,7 +5,8 @@ import { wiringOf } from '../../kinds/wirings';
 import { boughtBoards, type BoughtBoardName } from '../../part/bought-board';
 import { wirePaint, type WireColour } from '../../part/wire-colour';
 import { isSteady, wiringTable } from '../wiring-table';
-import { escaped, longPicture, partPicture, upright, type Leg, type PartPicture } from './part-picture';
+import { escaped } from './xml-text';
+import { longPicture, partPicture, upright, type Leg, type PartPicture } from './part-picture';
 import type { Bench } from '../../study/bench';
 
 /** A part where it is drawn. */

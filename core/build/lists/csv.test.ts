@@ -16,6 +16,10 @@ const cell = fc.oneof(
     'a,b',
     'a"b',
     'two\nlines',
+    'a;=1+1',
+    '\n=1+1',
+    '\uFF1D1+1',
+    "x;' -1",
     'ü €',
     '12,5',
     '',
@@ -37,11 +41,12 @@ describe('lists as CSV', () => {
       { numRuns: 400, seed: 6 },
     );
   });
-  test('no cell begins with what a spreadsheet would run', () => {
+  test('no cell begins with what a spreadsheet would run, wherever that splits the line', () => {
     fc.assert(
       fc.property(table, (of) => {
-        const raw = Papa.parse<string[]>(writeCsv(of)).data.flat();
-        for (const c of raw) expect(c).not.toMatch(/^[=+\-@\t\r]/);
+        for (const delimiter of [',', ';', '\t', '|'])
+          for (const c of Papa.parse<string[]>(writeCsv(of), { delimiter }).data.flat())
+            expect(c).not.toMatch(/^\s*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20]/);
       }),
       { numRuns: 200, seed: 7 },
     );
@@ -63,6 +68,10 @@ describe('lists as CSV', () => {
     ['-3,5', -3.5],
     ['.5', 0.5],
     ['1,2,3', null],
+    ['1,000', null],
+    ['12.500', null],
+    ['0,125', 0.125],
+    ['1000', 1000],
     ['abc', null],
     ['', null],
     ['-', null],

@@ -6,13 +6,20 @@ export interface CsvTable {
   readonly rows: readonly (readonly string[])[];
 }
 
-/** What a spreadsheet would work out rather than show. */
-const RUNS = /^[=+\-@\t\r]/;
+/**
+ * Where a spreadsheet would work out rather than show: at the start of a cell, and after what another
+ * spreadsheet may take for the end of one; the signs as they are and as East Asian keyboards write them, and what begins with a tab.
+ */
+const RUNS = "(?=[\\s']*[=+\\-@\uFF1D\uFF0B\uFF0D\uFF20]|'*[\\t\\r])";
+const RUNS_WITHIN = new RegExp(`([;\\t\\r\\n|])${RUNS}`, 'g');
+const RUNS_AT_START = new RegExp(`^${RUNS}`);
+const KEPT_WITHIN = new RegExp(`([;\\t\\r\\n|])'${RUNS}`, 'g');
+const KEPT_AT_START = new RegExp(`^'${RUNS}`);
+const harmless = (cell: string): string => cell.replace(RUNS_WITHIN, "$1'").replace(RUNS_AT_START, "'");
+const asWritten = (cell: string): string => cell.replace(KEPT_WITHIN, '$1').replace(KEPT_AT_START, '');
 
 /** Writes a table as CSV; a cell that a spreadsheet would run is kept from running by an apostrophe, which reading takes off. */
 export function writeCsv({ head, rows }: CsvTable): string {
-  const harmless = (cell: string): string =>
-    RUNS.test(cell) || RUNS.test(cell.replace(/^'+/, '')) ? `'${cell}` : cell;
   return `${Papa.unparse(
     [head, ...rows].map((r) => r.map(harmless)),
     { newline: '\n' },
@@ -32,19 +39,21 @@ export function readCsv(text: string): CsvTable {
   const { data, errors } = Papa.parse<string[]>(plain, { delimiter, newline, skipEmptyLines: false });
   const broken = errors.find((e) => e.type === 'Quotes');
   if (broken) throw new RangeError(`Line ${(broken.row ?? 0) + 1}: a quote is not closed.`);
-  const known = (cell: string): string =>
-    cell.startsWith("'") && RUNS.test(cell.replace(/^'+/, '')) ? cell.slice(1) : cell;
   // The last line ends with a line's end, not with an empty line.
   const lines = data.filter((row, i) => !(i === data.length - 1 && row.length === 1 && row[0] === ''));
-  const [head = [], ...rows] = lines.map((r) => r.map(known));
+  const [head = [], ...rows] = lines.map((r) => r.map(asWritten));
   const long = rows.findIndex((r) => r.length > head.length);
   if (long >= 0) throw new RangeError(`Line ${long + 2}: it has more cells than the first line.`);
   return { head, rows: rows.map((r) => [...r, ...Array.from({ length: head.length - r.length }, () => '')]) };
 }
 
-/** A figure as people write it, with a point or a comma for the decimals; null for what is none. */
+/**
+ * A figure as people write it, with a point or a comma for the decimals; null for what is none, or may be
+ * two: 1,000 is a thousand to some and one to others.
+ */
 export function csvFigure(cell: string): number | null {
   const text = cell.trim().replace(/\s/g, '');
+  if (/^-?[1-9]\d{0,2}[.,]\d{3}$/.test(text)) return null;
   if (!/^-?\d*(?:[.,]\d+)?$|^-?\d+$/.test(text) || text === '' || text === '-') return null;
   return Number(text.replace(',', '.'));
 }

@@ -85,6 +85,12 @@ function keyComplaint(key: string): string | null {
   return key.length > 80 ? 'the key is longer than 80 letters' : null;
 }
 
+/** What to write instead of a figure that may be two. */
+const thousands = (cell: string): string =>
+  /^\d{1,3}[.,]\d{3}$/.test(cell)
+    ? `; write ${cell.replace(/[.,]/, '')} or ${Number(cell.replace(',', '.'))}`
+    : '';
+
 /** Reads a list of stock: whole, as what it would change, or with every line that is wrong and why. */
 export function readStockCsv(text: string, layout: Pick<Layout, 'drawer'>): ReadStockCsv {
   let table: ReturnType<typeof readCsv>;
@@ -112,11 +118,11 @@ export function readStockCsv(text: string, layout: Pick<Layout, 'drawer'>): Read
     const count = csvFigure(cell('count'));
     const price = cell('price') === '' ? (known?.price ?? 0) : csvFigure(cell('price'));
     if (count === null || count < 0 || count > 100_000)
-      return say(`“${cell('count')}” is no count from 0 to 100000`);
+      return say(`“${cell('count')}” is no count from 0 to 100000${thousands(cell('count'))}`);
     if (!Number.isInteger(count) && /^(resistor|reservoir):/.test(key))
       return say(`“${cell('count')}” is no whole number`);
     if (price === null || price < 0 || price > 10_000)
-      return say(`“${cell('price')}” is no price from 0 to 10000`);
+      return say(`“${cell('price')}” is no price from 0 to 10000${thousands(cell('price'))}`);
     const kept = cell('kept') === '' ? (known?.kept ?? '') : cell('kept');
     if (kept.length > 60) return say('where it is kept takes more than 60 letters');
     if (changes.has(key)) return say(`${name} comes twice`);

@@ -1,4 +1,4 @@
-import { escaped } from '../drawing/part-picture';
+import { escaped } from '../drawing/xml-text';
 import { wiringSvg } from '../drawing/wiring-drawing';
 import { templatePapers } from '../template';
 import { cureWords, warningsOf, wireLabels, type Sheet } from './sheet';

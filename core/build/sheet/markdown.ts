@@ -3,7 +3,12 @@ import { sheetTables, sheetTasks, priceWords } from './tables';
 import { cureWords, warningsOf, type Sheet } from './sheet';
 
 /** Text that stays text in Markdown, on one line. */
-const plain = (text: string): string => text.replace(/\s+/g, ' ').replace(/[\\`*_{}[\]<>#|~]/g, '\\$&');
+const plain = (text: string): string => text.replace(/\s+/g, ' ').replace(/[\\`*_{}[\]<>#|~&]/g, '\\$&');
+/** The same at the start of a line, where it could begin a list or underline what is above. */
+const plainLine = (text: string): string =>
+  plain(text.trim())
+    .replace(/^[-+=:]/, '\\$&')
+    .replace(/^(\d+)(?=[.)])/, '$1\\');
 
 const table = (head: readonly string[], rows: readonly (readonly string[])[]): string[] => [
   `| ${head.map(plain).join(' | ')} |`,
@@ -18,7 +23,7 @@ export function sheetMarkdown(sheet: Sheet): string {
     `# ${plain(sheet.jobName)}`,
     '',
     `${plain(sheet.layoutName)}, ${sheet.kindWord}${sheet.count > 1 ? `, ${sheet.count} of it` : ''}. Fed by ${plain(sheet.supply)}.`,
-    ...(sheet.note === '' ? [] : ['', plain(sheet.note)]),
+    ...(sheet.note === '' ? [] : ['', plainLine(sheet.note)]),
     '',
     ...warningsOf(sheet).flatMap(({ heading, findings }) => [
       `## ${plain(heading)}`,

@@ -7,6 +7,8 @@ import { change } from '../../document/patch';
 import { checkJob } from '../../finding/check';
 import { tick, writeNote } from '../progress';
 import { sheetBody, sheetHtml } from './html';
+import MarkdownIt from 'markdown-it';
+import { escaped } from '../drawing/xml-text';
 import { sheetMarkdown } from './markdown';
 import { sheetOf, wireLabels } from './sheet';
 import { minuteWords } from '../order/minutes';
@@ -116,6 +118,32 @@ describe('what a person wrote', () => {
     const markdown = sheetMarkdown(sheet);
     expect(markdown).not.toMatch(/(?<!\\)<img|^# y/m);
     expect(markdown).toContain('\\*x\\*');
+  });
+  test.each([
+    '- a list',
+    '1. first',
+    '=== under',
+    '&copy; 1',
+    '| a | b |',
+    '    code',
+    ':-- x',
+    '+ plus',
+    '2) two',
+  ])('a note “%s” is a line of text to a Markdown reader (CommonMark)', (note) => {
+    const [before, after] = sheetMarkdown({ ...sheet, note })
+      .split(/\n\n/)
+      .slice(1, 3);
+    const page = new DOMParser().parseFromString(
+      new MarkdownIt().render(`${before}\n\n${after}`),
+      'text/html',
+    );
+    expect([...page.body.children].map((e) => e.tagName)).toEqual(['P', 'P']);
+    expect(page.body.children[1].textContent).toBe(note.trim());
+  });
+  test('has no sign that no SVG may hold (XML 1.0, 2.2)', () => {
+    const text = escaped('a\u0000b\u001Bc\uD800d\uFFFE<');
+    expect(text).toBe('a\uFFFDb\uFFFDc\uFFFDd\uFFFD&lt;');
+    expect(escaped('Zug \u{1F682}\n')).toBe('Zug \u{1F682}\n');
   });
   test('a ticked task and its note, and how many are built, are on it', () => {
     expect(sheetBody(sheet)).toMatch(/× 3/);
