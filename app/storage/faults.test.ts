@@ -178,14 +178,14 @@ describe('the clock', () => {
 });
 
 describe('the database let go of', () => {
-  test.each([
+  test.each<[string, () => void, string]>([
     ['deleted from elsewhere, it is opened anew', () => void indexedDB.deleteDatabase(DATABASE), 'closed'],
     [
       'wanted by a newer program, it is written no more',
       () => void openDB(DATABASE, DATABASE_VERSION + 1).catch(() => undefined),
       'outdated',
     ],
-  ] as const)('%s', async (_, asks, event) => {
+  ])('%s', async (_, asks, event) => {
     db.close();
     const said: string[] = [];
     const other = await openDatabase({
