@@ -13,6 +13,7 @@ import { curveDoubt, fitReadings } from '../part/lamp-readings';
 import { lineSketch } from './line-sketch';
 import { solvedJob } from './solved-job';
 import { benchOf } from './bench';
+import { noLoadStudy } from './no-load';
 import { coachInterior } from '../kinds/coach/interior';
 import { interiorDoubts } from '../kinds/coach/interior-doubts';
 import { mirroredVehicle } from '../kinds/locomotive/make';
@@ -134,6 +135,41 @@ describe('circuits without an answer', () => {
     expect(told.sentence).not.toMatch(/[a-z]_[a-z]/);
     expect(findings.some((f) => f.rule === 'lamp-current' || f.rule === 'output-overload')).toBe(true);
   });
+});
+
+describe('two reservoirs in one line', () => {
+  const orders = [
+    { charge: 1, bridge: 2, one: 3, two: 4 },
+    { bridge: 1, charge: 2, one: 3, two: 4 },
+    { bridge: 1, one: 2, charge: 3, two: 4 },
+    { bridge: 1, one: 2, two: 3, charge: 4 },
+  ];
+  test.each(
+    orders.flatMap((order) =>
+      [false, true].flatMap((beside) => [470e-6, 100e-6].map((f) => [order, beside, f])),
+    ) as [(typeof orders)[number], boolean, number][],
+  )(
+    '%o, charged beside: %s, the other of %f F: without load they see what the track has less two diodes',
+    (order, beside, farads) => {
+      const { layout } = change(boatTrain(), (d) => {
+        const [line] = Object.values(coachIn(d, demoJob).lines);
+        line.stages = {
+          bridge: { order: order.bridge, kind: 'bridge', diode: 'silicon', loose: false },
+          charge: { order: order.charge, kind: 'charge', beside, ohms: 100, ratedWatts: 0.25 },
+          one: { order: order.one, kind: 'reservoir', farads: 470e-6, ratedVolts: 25 },
+          two: { order: order.two, kind: 'reservoir', farads, ratedVolts: 25 },
+        };
+      });
+      const seen = noLoadStudy(benchOf(layout, demoJob)).map((r) => [r.supplyVolts, r.volts.greatest]);
+      expect(seen).toHaveLength(2);
+      // Peak charging through two diodes that carry next to nothing: under half a volt each (closed form).
+      for (const [supply, volts] of seen) {
+        expect(volts).toBeLessThan(supply);
+        expect(volts).toBeGreaterThan(supply - 2 * 0.7);
+      }
+      expect(checkJob(layout, demoJob).filter((f) => f.rule === 'not-judged')).toEqual([]);
+    },
+  );
 });
 
 describe('bounded work', () => {

@@ -1,6 +1,7 @@
 import { lower } from '../assembly/lower';
 import { shines } from '../assembly/assembly';
 import { voltageProbe } from '../circuit/probe';
+import { joinedCapacitors } from '../circuit/side-by-side';
 import { periodicSteadyState } from '../circuit/steady';
 import { supplyKind } from '../supply';
 import { controlsIn } from './drive';
@@ -46,7 +47,7 @@ export function noLoadStudy(bench: Bench): NoLoad[] {
     const controls = controlsIn({ ...usualState(bench), direction });
     const { netlist, nodeOf, leftOut } = lower(bare, supply, { controls, stress: 'pulse' });
     const seen = reservoirs.filter((r) => !leftOut.includes(r.id));
-    const { spreads } = periodicSteadyState(netlist, (plan) =>
+    const { spreads } = periodicSteadyState(joinedCapacitors(netlist), (plan) =>
       seen.map((r) => voltageProbe(plan, nodeOf.get(`${r.id}.plus`)!, nodeOf.get(`${r.id}.minus`)!)),
     );
     seen.forEach((r, i) => {

@@ -11,12 +11,15 @@ export const reservoir: Stage<'reservoir'> = {
     const part = line.add(id, reservoir.name, figures, ['farads', 'ratedVolts']);
     const [plus, minus] = [t(part, 'plus'), t(part, 'minus')];
     const gentle = inOrder(line.record.stages).find((s) => s.kind === 'charge');
-    if (!gentle?.beside) {
+    const { laying, leads } = line;
+    // One that comes after it in the line is none of its own.
+    const resistor = gentle?.beside
+      ? laying.parts.find((p) => p.path.join() === line.path(gentle.id).join())
+      : undefined;
+    if (!resistor) {
       line.across(plus, minus);
       return;
     }
-    const { laying, leads } = line;
-    const resistor = laying.parts.find((p) => p.path.join() === line.path(gentle.id).join())!;
     laying.wire(t(resistor.id, 'two'), plus, leads[0].role);
     laying.from(leads[1], minus);
     const diode = line.add(`${id}-discharge`, 'Discharge diode', {
