@@ -15,6 +15,7 @@ import { useLayoutStore } from '../store/layout-store';
 import { useSolvedJobs } from '../store/use-solved-jobs';
 import { useStudy } from '../workers/use-study';
 import { CardState } from './card-state';
+import { useLastGlows } from './line/use-last-glows';
 import { WhatToLight } from './new-page';
 import { JobCard } from './job-card';
 import { sumWhere, type SupplySum } from '../../core/feed/supply-sum';
@@ -38,6 +39,10 @@ export function LinePage() {
   const all = inOrder(layout.jobs);
   const solved = useSolvedJobs(
     layout,
+    all.map((j) => j.id),
+  );
+  const glowOf = useLastGlows(
+    solved,
     all.map((j) => j.id),
   );
   const boarded = Object.keys(layout.boards).length > 0;
@@ -87,9 +92,16 @@ export function LinePage() {
           <LoadBars loads={loadsOf(layout, sums?.sums ?? [], isEvening ? minutes : null)} />
         </div>
       )}
+      {ready < all.length && (
+        <div className="line-solving">
+          <p role="status">
+            Being solved: {ready} of {all.length}
+          </p>
+        </div>
+      )}
       {boarded && view === 'plan' ? (
         <Suspense fallback={<div className="dusk" />}>
-          <LinePlan layout={layout} solved={solved} atMinutes={isEvening ? minutes : null} />
+          <LinePlan layout={layout} glowOf={glowOf} atMinutes={isEvening ? minutes : null} />
           {isEvening && (
             <EveningPanel layout={layout} sums={sums?.sums ?? null} atMinutes={minutes} onAt={setMinutes} />
           )}

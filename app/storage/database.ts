@@ -4,6 +4,7 @@ import type { Step } from '../../core/document/history';
 import type { ClashPlace } from '../../core/document/merge';
 import { blobsIn, type BlobName } from '../../core/document/blobs';
 import type { LineSketch } from '../../core/study/line-sketch';
+import type { Glow } from '../../core/study/glow';
 import type { StoredBlob } from './blobs';
 import { DATABASE_VERSION, upgrade, type Upgrading } from './upgrades';
 
@@ -34,6 +35,8 @@ export interface Card {
   /** When it was last exported and at which step; null for never. */
   readonly exported: { readonly at: number; readonly seq: number } | null;
   readonly picture: LineSketch | null;
+  /** How each of its jobs last looked on the Line, by id: shown at once, until it is solved. */
+  readonly glows?: Readonly<Record<string, Glow>>;
 }
 
 /** Which blobs a record speaks of, for the index that finds those nothing speaks of. */

@@ -280,6 +280,12 @@ export async function drawPicture(id: string, layout: Layout): Promise<void> {
   await refresh();
 }
 
+/** Keeps how the jobs of a layout look on the Line, for when it is next opened. */
+export async function keepGlows(id: string, glows: NonNullable<Card['glows']>): Promise<void> {
+  await (await shelf()).mark(id, { glows });
+  await refresh(false);
+}
+
 /**
  * Writes what waits of the open layout and lets go of it.
  * @throws Error when it cannot be written: letting go would lose it

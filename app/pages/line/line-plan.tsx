@@ -1,9 +1,8 @@
-import { useState, type CSSProperties } from 'react';
+import { useMemo, useState, type CSSProperties } from 'react';
 import { Link } from 'react-router';
 import { causes } from '../../../core/finding/follows';
 import { inOrder } from '../../../core/document/in-order';
 import { standsOf, type Spot } from '../../../core/feed/stands';
-import { glowOf } from '../../../core/study/glow';
 import { isLitAt } from '../../../core/study/evening';
 import { useJudged } from '../../bench/use-judged';
 import { useRoom } from '../../drawings/use-room';
@@ -13,12 +12,12 @@ import { placing, roundSign, type Box, type PlacedLabel } from '../../drawings/p
 import { planView } from '../feeds/plan-geometry';
 import type { Layout } from '../../../core/document/layout';
 import type { HowFar } from '../../../core/build/how-far';
-import type { SolvedJobs } from '../../store/use-solved-jobs';
+import type { GlowOf } from './use-last-glows';
 import './line-plan.css';
 
 interface LinePlanProps {
   readonly layout: Layout;
-  readonly solved: SolvedJobs;
+  readonly glowOf: GlowOf;
   /** What is lit at this moment of the evening, in minutes after it began; null for everything. */
   readonly atMinutes: number | null;
 }
@@ -32,39 +31,14 @@ const darkness = (hour: number): number => Math.min(1, Math.max(0, (hour - 0.15)
 const hourWords = (hour: number): string => (hour < 0.3 ? 'day' : hour < 0.75 ? 'dusk' : 'night');
 
 /** The layout as it lies: each thing where it stands, lit as solved, with what needs attention pinned to it. */
-export function LinePlan({ layout, solved, atMinutes }: LinePlanProps) {
+export function LinePlan({ layout, glowOf, atMinutes }: LinePlanProps) {
   const [hour, setHour] = useState(0.62);
   const [element, room] = useRoom<SVGSVGElement>({ width: 1100, height: 400 });
-  const view = planView(layout, room, false);
-  const stands = standsOf(layout);
   const far = useStudy('howFar', layout, {}, 'slow').answer;
   const dark = darkness(hour);
-  const at = ({ x, y }: Spot): { x: number; y: number } => ({ x: view.x(x), y: view.y(y) });
   const isLit = (jobId: string): boolean => atMinutes === null || isLitAt(layout.evening, jobId, atMinutes);
-  const standing: readonly Stood[] = [
-    ...[...stands.jobs].map(([id, spot]): Stood => ({
-      id,
-      jobIds: [id],
-      title: layout.jobs[id].name,
-      to: benchPath(id),
-      at: at(spot),
-      onRails: false,
-    })),
-    ...stands.onTrack.map(({ trainId, jobIds, at: spot }): Stood => ({
-      id: trainId ?? jobIds[0],
-      jobIds,
-      title: trainId === null ? layout.jobs[jobIds[0]].name : layout.trains[trainId].name,
-      to: trainId === null ? benchPath(jobIds[0]) : trainPath(trainId),
-      at: at(spot),
-      onRails: true,
-    })),
-  ];
-  const sign = (s: Stood): Box => ({ ...s.at, width: 2 * halfWide(s) + 4, height: 16 });
-  const pin = (s: Stood): Box => ({ x: s.at.x + halfWide(s), y: s.at.y - 14, width: 16, height: 20 });
-  const place = placing(standing.flatMap((s) => [sign(s), pin(s)]));
-  const names = new Map(
-    standing.map((s) => [s.id, place(belowFirst(roundSign(s.title, sign(s), room.width)))]),
-  );
+  const { view, stands, standing, names } = useMemo(() => placed(layout, room), [layout, room]);
+  const at = ({ x, y }: Spot): { x: number; y: number } => ({ x: view.x(x), y: view.y(y) });
   return (
     <section
       className="line-plan"
@@ -113,7 +87,7 @@ export function LinePlan({ layout, solved, atMinutes }: LinePlanProps) {
         })}
         <g aria-hidden="true">
           {standing.map((s) => (
-            <Glow key={s.id} {...s} solved={solved} dark={dark} isLit={isLit} />
+            <Glow key={s.id} {...s} glowOf={glowOf} dark={dark} isLit={isLit} />
           ))}
         </g>
         {standing.map((s) => (
@@ -122,7 +96,7 @@ export function LinePlan({ layout, solved, atMinutes }: LinePlanProps) {
             layout={layout}
             {...s}
             name={names.get(s.id)!}
-            solved={solved}
+            glowOf={glowOf}
             isLit={isLit}
             far={far}
           />
@@ -136,6 +110,38 @@ export function LinePlan({ layout, solved, atMinutes }: LinePlanProps) {
       )}
     </section>
   );
+}
+
+/** Where everything stands in a room of so many pixels, and its name with it: worked out when the plan changes. */
+function placed(layout: Layout, room: Parameters<typeof planView>[1]) {
+  const view = planView(layout, room, false);
+  const stands = standsOf(layout);
+  const at = ({ x, y }: Spot): { x: number; y: number } => ({ x: view.x(x), y: view.y(y) });
+  const standing: readonly Stood[] = [
+    ...[...stands.jobs].map(([id, spot]): Stood => ({
+      id,
+      jobIds: [id],
+      title: layout.jobs[id].name,
+      to: benchPath(id),
+      at: at(spot),
+      onRails: false,
+    })),
+    ...stands.onTrack.map(({ trainId, jobIds, at: spot }): Stood => ({
+      id: trainId ?? jobIds[0],
+      jobIds,
+      title: trainId === null ? layout.jobs[jobIds[0]].name : layout.trains[trainId].name,
+      to: trainId === null ? benchPath(jobIds[0]) : trainPath(trainId),
+      at: at(spot),
+      onRails: true,
+    })),
+  ];
+  const sign = (s: Stood): Box => ({ ...s.at, width: 2 * halfWide(s) + 4, height: 16 });
+  const pin = (s: Stood): Box => ({ x: s.at.x + halfWide(s), y: s.at.y - 14, width: 16, height: 20 });
+  const place = placing(standing.flatMap((s) => [sign(s), pin(s)]));
+  const names = new Map(
+    standing.map((s) => [s.id, place(belowFirst(roundSign(s.title, sign(s), room.width)))]),
+  );
+  return { view, stands, standing, names };
 }
 
 /** A job or a train where it stands, in pixels. */
@@ -158,16 +164,15 @@ const belowFirst = ([over, under, ...others]: readonly PlacedLabel[]): PlacedLab
 ];
 
 interface Lit {
-  readonly solved: SolvedJobs;
+  readonly glowOf: GlowOf;
   readonly isLit: (jobId: string) => boolean;
 }
 
 /** What shines at a place. */
-const glowsOf = ({ jobIds, solved, isLit }: Pick<Stood, 'jobIds'> & Lit) =>
+const glowsOf = ({ jobIds, glowOf, isLit }: Pick<Stood, 'jobIds'> & Lit) =>
   jobIds
     .filter(isLit)
-    .flatMap((id) => solved.get(id)?.readings ?? [])
-    .map(glowOf)
+    .flatMap((id) => glowOf(id) ?? [])
     .filter((g) => g.colour !== null);
 
 /** The light round one thing, under all names. */

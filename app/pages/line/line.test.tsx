@@ -3,6 +3,7 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { boatTrain } from '../../../tests/generated';
 import { change } from '../../../core/document/patch';
+import { glowOf } from '../../../core/study/glow';
 import { solvedJob } from '../../../core/study/solved-job';
 import { feedStudy } from '../../../core/feed/study';
 import { supplySums } from '../../../core/feed/supply-sums';
@@ -26,7 +27,8 @@ vi.mock('../../workers/use-study', () => ({
 }));
 
 const lit = ['quay-lamps', 'boat-shed'];
-const solved = (layout: Layout) => new Map(lit.map((id) => [id, solvedJob(layout, id)]));
+const shining = (layout: Layout) => (id: string) =>
+  lit.includes(id) ? glowOf(solvedJob(layout, id).readings!) : null;
 const now = (): Layout => useLayoutStore.getState().layout!;
 
 beforeEach(() => useLayoutStore.setState({ layout: boatTrain() }));
@@ -36,7 +38,7 @@ describe('the line in plan', () => {
   const drawn = (atMinutes: number | null, layout = now()) =>
     render(
       <MemoryRouter>
-        <LinePlan layout={layout} solved={solved(layout)} atMinutes={atMinutes} />
+        <LinePlan layout={layout} glowOf={shining(layout)} atMinutes={atMinutes} />
       </MemoryRouter>,
     );
   test('each thing is one press from its bench, and says how far it is', () => {
