@@ -2,16 +2,6 @@ import type { BlobName } from '../../core/document/blobs';
 import { together } from './states';
 import type { ShelfDatabase } from './database';
 
-/** A file kept beside the documents, by its content. */
-export interface StoredBlob {
-  readonly name: BlobName;
-  /** Its media type, as `image/jpeg`. */
-  readonly type: string;
-  readonly content: ArrayBuffer;
-  /** Nothing spoke of it when the shelf was last swept. */
-  readonly loose: boolean;
-}
-
 /** Keeps a content once, however often it comes. Speak of it in a document next: one that nothing speaks of is swept away. */
 export async function putBlob(db: ShelfDatabase, content: ArrayBuffer, type: string): Promise<BlobName> {
   // Fetched where something is to be kept: most pages never do.

@@ -5,7 +5,6 @@ import type { ClashPlace } from '../../core/document/merge';
 import { blobsIn, type BlobName } from '../../core/document/blobs';
 import type { LineSketch } from '../../core/study/line-sketch';
 import type { Glow } from '../../core/study/glow';
-import type { StoredBlob } from './blobs';
 import { DATABASE_VERSION, upgrade, type Upgrading } from './upgrades';
 
 /** What the shelf shows of a layout without reading it. */
@@ -63,6 +62,16 @@ export interface Choice extends Speaking {
   readonly step: Step;
   readonly reason: string;
   readonly places: readonly ClashPlace[];
+}
+
+/** A file kept beside the documents, by its content. */
+export interface StoredBlob {
+  readonly name: BlobName;
+  /** Its media type, as `image/jpeg`. */
+  readonly type: string;
+  readonly content: ArrayBuffer;
+  /** Nothing spoke of it when the shelf was last swept. */
+  readonly loose: boolean;
 }
 
 export interface ShelfSchema extends DBSchema {

@@ -14,8 +14,9 @@ import {
   type KeptLayout,
   type KeptStep,
   type ShelfDatabase,
+  type StoredBlob,
 } from './database';
-import { putBlob, sweepBlobs, type StoredBlob } from './blobs';
+import { putBlob, sweepBlobs } from './blobs';
 import { commit, type Committed, type Known } from './commit';
 import { from, stateIn, together } from './states';
 import { thin } from './thin';

@@ -17,7 +17,7 @@ describe('a server that has gone', () => {
     const { page, context } = await visit(browser, `${host.base}/`);
     await page.getByText('Light outside').waitFor();
     for (const [section, shows] of [
-      ['Feeds', /^Feeds/],
+      ['Feeds', /the power under the boards/],
       ['Drawer', /^Drawer/],
       ['Shelf', /^Shelf/],
     ] as const) {
@@ -68,7 +68,7 @@ describe('the browser’s data cleared while two windows are open', () => {
         ['thick', '1.4 mm'],
         ['long', '200 mm'],
       ])
-        await expect.poll(() => field(page, label).inputValue(), label).toBe(value);
+        await expect.poll(() => field(page, label).inputValue()).toBe(value);
     }
     await context.close();
   });
