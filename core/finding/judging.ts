@@ -88,6 +88,16 @@ function uncured(judgement: Judged): Finding {
   return { ...finding, subject, remedies: [] };
 }
 
+const NOT_TRIED = 'Its cures were not tried: the job has too much else to put right first.';
+/** Cures tried on a job in one judgement: fewer the more lines it has, for each is judged over all of them. */
+const MOST_LINES_TRIED = 600;
+const LEAST_TRIED = 8;
+const mostTried = ({ layout, jobId }: Bench): number =>
+  Math.max(
+    LEAST_TRIED,
+    Math.floor(MOST_LINES_TRIED / Math.max(1, Object.keys(layout.jobs[jobId].lines).length)),
+  );
+
 /**
  * Judges a bench in steps of at most a study each; cures are tried and offered where they hold. What is
  * wrong is told before them, without cures: trying them takes most of the time.
@@ -104,14 +114,17 @@ export function* checkBenchInSteps(
   const sure = found.filter((f) => !f.onlyIfCured).map(uncured);
   yield gravestFirst([...sure, ...unjudged(bench, silenced, sure)]);
   const trial = new Trial(desk, [...rules, ...own], found);
+  let triesLeft = mostTried(bench);
   const findings: Finding[] = [];
   const clearedBy = new Map<string, ReadonlySet<string>[]>();
   for (const judgement of found) {
     const { cures = [], onlyIfCured } = judgement;
     const finding = uncured(judgement);
     const holding: (Held & { readonly says: string | undefined })[] = [];
-    for (const cure of cures) {
+    const isTried = cures.length === 0 || triesLeft > 0;
+    for (const cure of isTried ? cures : []) {
       for (const one of [cure].flat()) {
+        triesLeft--;
         const holds = yield* trial.of(judgement, one);
         if (!holds) continue;
         holding.push({ ...holds, says: one.says });
@@ -124,7 +137,7 @@ export function* checkBenchInSteps(
       held.map((h) => h.clears),
     );
     if (onlyIfCured && held.length === 0) continue;
-    const says = held.find((h) => h.says !== undefined)?.says;
+    const says = isTried ? held.find((h) => h.says !== undefined)?.says : NOT_TRIED;
     findings.push({
       ...finding,
       reason: says === undefined ? finding.reason : `${finding.reason} ${says}`,

@@ -188,6 +188,29 @@ describe('bounded work', () => {
     });
     expect(checkJob(layout, vehicleId).some((f) => f.rule === 'output-overload')).toBe(true);
   });
+  test('of many lines with something wrong in each, some are cured and the others say that no cure was tried', () => {
+    const base = boatTrain();
+    const [lineId] = Object.keys(coachIn(base, demoJob).lines);
+    const { layout } = change(base, (d) => {
+      const { lines, circuits, lamps } = coachIn(d, demoJob);
+      const [circuitId] = Object.keys(circuits);
+      for (let i = 1; i < 40; i++) {
+        lines[`line-${i}`] = { ...coachIn(base, demoJob).lines[lineId], order: 10 + i };
+        circuits[`circuit-${i}`] = {
+          ...coachIn(base, demoJob).circuits[circuitId],
+          order: 10 + i,
+          lineId: `line-${i}`,
+        };
+      }
+      Object.values(lamps).forEach((l, i) => (l.circuitId = i === 0 ? circuitId : `circuit-${i}`));
+    });
+    const findings = checkJob(layout, demoJob).filter((f) => f.rule === 'reservoir-rating');
+    expect(findings).toHaveLength(40);
+    const [cured, not] = [true, false].map((c) => findings.filter((f) => f.remedies.length > 0 === c));
+    expect(cured.length).toBeGreaterThanOrEqual(8);
+    for (const f of not) expect(f.reason).toMatch(/cures were not tried/);
+    expect(not.length).toBeGreaterThan(20);
+  });
   test('the search for a cure of wrong ways ends, with reservoirs too', () => {
     const layout = onDecoder((j) => {
       wireAll(j, 'regulated-board');
