@@ -74,6 +74,13 @@ export default defineConfig(({ command }) => ({
               priority: 2,
             },
             {
+              // What tells a kind's jobs from others is asked of every kind at once.
+              name: 'jobs',
+              test: /\/core\/kinds\/\w+\/jobs\.ts/,
+              includeDependenciesRecursively: false,
+              priority: 2,
+            },
+            {
               // Nothing of it may be what the worker uses too, which has no document.
               name: 'house',
               test: /node_modules.(?:antd|@rc-component|@ant-design|react)|\/app\/(?!workers|kinds|store|storage)/,
@@ -82,7 +89,7 @@ export default defineConfig(({ command }) => ({
             {
               name: 'core',
               test: /\/core\/(?!kinds|build|feed|overhead|part\/rail|part\/feed-wire)/,
-              minShareCount: 5,
+              minShareCount: 12,
               priority: 1,
             },
           ],
