@@ -10,7 +10,9 @@ export function run(words: readonly string[]): number {
   const { file, options } = wordsAndOptions(words, 'hazel deck FILE.cir [--json]', { json: 'flag' });
   const source = readText(file);
   try {
-    const { headings, rows } = answerDeck(readDeck(source));
+    const deck = readDeck(source);
+    const { headings, rows } = answerDeck(deck);
+    for (const { line, text } of deck.notes) process.stderr.write(`${file}:${line}: ${text}\n`);
     if (options.has('json')) print(`${JSON.stringify({ headings, rows })}\n`);
     else {
       const quoted = headings.map((h) => (h.includes(',') ? `"${h}"` : h));

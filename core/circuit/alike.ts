@@ -1,3 +1,4 @@
+import { timesDiode, timesTransistor } from '../part/area';
 import type { Element } from './netlist';
 
 /**
@@ -26,41 +27,13 @@ export function timesAlike(element: Element, count: number): Element {
       return { ...element, limitAmps: element.limitAmps * count };
     case 'switch':
       return { ...element, onOhms: element.onOhms / count, offOhms: element.offOhms / count };
-    case 'diode': {
-      const { model } = element;
-      const breakdown =
-        model.breakdownVolts === undefined
-          ? {}
-          : { breakdownAmps: count * (model.breakdownAmps ?? USUAL_BREAKDOWN_AMPS) };
-      return {
-        ...element,
-        model: {
-          ...model,
-          ...breakdown,
-          saturationAmps: model.saturationAmps * count,
-          seriesOhms: model.seriesOhms / count,
-        },
-      };
-    }
-    case 'transistor': {
-      const { model } = element;
-      return {
-        ...element,
-        model: {
-          ...model,
-          saturationAmps: model.saturationAmps * count,
-          baseOhms: model.baseOhms / count,
-          collectorOhms: model.collectorOhms / count,
-          emitterOhms: model.emitterOhms / count,
-        },
-      };
-    }
+    case 'diode':
+      return { ...element, model: timesDiode(element.model, count) };
+    case 'transistor':
+      return { ...element, model: timesTransistor(element.model, count) };
     case 'regulator':
       return { ...element, alike: count * (element.alike ?? 1) };
     case 'current':
       throw new RangeError(`${element.id}: a current source is not folded`);
   }
 }
-
-/** Current at the breakdown voltage where a model says nothing, as `JunctionModel` has it. */
-const USUAL_BREAKDOWN_AMPS = 1e-3;

@@ -1,5 +1,6 @@
 import type { JunctionModel } from '../part/junction-model';
 import type { TransistorModel } from '../part/transistor-model';
+import type { ChargeLaw } from './charge-law';
 import type { Wave } from './waveform';
 
 /** Where an element comes from: the path in the document, the part in the assembly, the role it plays. */
@@ -26,6 +27,8 @@ export interface Capacitor extends Branch {
   readonly kind: 'capacitor';
   readonly farads: number;
   readonly initialVolts?: number;
+  /** Where its charge is not a figure times its voltage; `farads` is then what it has at no volts. */
+  readonly law?: ChargeLaw;
 }
 export interface Inductor extends Branch {
   readonly kind: 'inductor';
@@ -69,6 +72,8 @@ export interface Regulator extends Branch {
 export interface Transistor extends Branch {
   readonly kind: 'transistor';
   readonly c: string;
+  /** The substrate; ground when left out. */
+  readonly substrate?: string;
   readonly polarity: 'npn' | 'pnp';
   readonly model: TransistorModel;
 }

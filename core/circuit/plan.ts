@@ -5,6 +5,7 @@ import { THERMAL_VOLTS } from '../part/junction-model';
 import { GROUND, nodesOf, type Element, type Netlist } from './netlist';
 import { withOuterResistances } from './transistor';
 import { signalOf, type Signal } from './waveform';
+import type { ChargeLaw } from './charge-law';
 import type { TransistorModel } from '../part/transistor-model';
 
 /** Two-terminal elements of one sort, by column; node indices as in `Plan.nodes`, ground last. */
@@ -24,6 +25,8 @@ export interface StateTable extends BranchTable {
   /** Index of the branch current among the unknowns. */
   readonly branch: Int32Array;
   readonly capacitors: number;
+  /** How a capacitor is bent; null where it is not. */
+  readonly laws: readonly (ChargeLaw | null)[];
 }
 /** Chains of junctions; `ids` names the first diode of each. */
 export interface JunctionTable extends BranchTable {
@@ -208,6 +211,7 @@ export function compile(netlist: Netlist): Plan {
       ),
       branch: Int32Array.from(states, (_, i) => nodeCount + links.length + i),
       capacitors: caps.length,
+      laws: states.map((e) => (e.kind === 'capacitor' ? (e.law ?? null) : null)),
     },
     junctions: {
       ids: chains.map((c) => c.parallel[0].find((m) => m.element.kind === 'diode')!.element.id),

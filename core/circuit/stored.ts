@@ -55,7 +55,8 @@ export class Stored {
         stored[s] = past[s] + span * branch;
       } else {
         stored[s] = states.capacity[s] * branch;
-        rates[s] = (stored[s] - past[s]) / span;
+        // Off the voltage itself: of a large flux and a short step the difference would be rounding.
+        rates[s] = x[states.a[s]] - x[states.b[s]];
       }
     }
   }

@@ -1,4 +1,5 @@
 import { BranchBank } from './branch-bank';
+import { ChargeBank } from './charge-bank';
 import { Factorisation } from './factorisation';
 import { RegulatorBank } from './regulator-bank';
 import { TransistorBank } from './transistor-bank';
@@ -40,6 +41,7 @@ export class System {
   readonly branches: BranchBank;
   private readonly bank: RegulatorBank;
   private readonly transistors: TransistorBank;
+  private readonly charges: ChargeBank;
   private span = NaN;
   private baseExtra = NaN;
 
@@ -67,6 +69,7 @@ export class System {
     this.branches = new BranchBank(plan.junctions, plan.limiters, slotOf);
     this.bank = new RegulatorBank(plan.regulators, slotOf);
     this.transistors = new TransistorBank(plan.transistors, slotOf);
+    this.charges = new ChargeBank(states, this.ownSlots, still);
     this.switchStamps = new Int32Array(4 * switches.ids.length);
     switches.ids.forEach((_, k) => {
       this.conductanceSlots(switches.a[k], switches.b[k]).forEach(
@@ -91,36 +94,33 @@ export class System {
    */
   solve(span: number, seconds: number, tolerance: Tolerance, tangentsHeld = false): boolean {
     if (span !== this.span || this.extraSiemens !== this.baseExtra) this.buildBase(span);
-    const { values, x, next, right, branches, bank, transistors } = this;
+    const { values, x, next, right, branches, bank, transistors, charges } = this;
     this.buildRight(span);
     if (!tangentsHeld) branches.linearise(x, 0, tolerance);
-    const regulated = bank.count > 0;
-    if (regulated) bank.linearise(x, 0);
-    const amplified = transistors.count > 0;
-    if (amplified) transistors.linearise(x, 0, tolerance.relative);
+    bank.linearise(x, 0);
+    transistors.linearise(x, 0, tolerance.relative);
+    charges.linearise(x, span, tolerance.relative);
     for (let turn = 1; turn <= tolerance.iterations; turn++) {
       this.stampFixed(seconds);
       branches.stamp(values, right);
-      if (regulated) bank.stamp(values, right, 1);
-      if (amplified) transistors.stamp(values, right, 1);
+      bank.stamp(values, right, 1);
+      transistors.stamp(values, right, 1);
+      charges.stamp(values, right, this.past, span);
       const solved = this.factors.factorAndSolve(values, right, next);
-      if (regulated) bank.stamp(values, right, -1);
-      if (amplified) transistors.stamp(values, right, -1);
+      bank.stamp(values, right, -1);
+      transistors.stamp(values, right, -1);
       this.iterationsUsed++;
       branches.unstamp(right);
       if (!solved) return false;
       let settled = this.unmoved(tolerance);
       if (!this.moveOn()) return false;
       if (!branches.linearise(x, turn, tolerance)) settled = false;
-      let worst = branches.worstMiss;
-      if (regulated) {
-        const miss = bank.linearise(x, turn);
-        if (!(miss <= tolerance.relative)) settled = false;
-      }
-      if (amplified) {
-        const miss = transistors.linearise(x, turn, tolerance.relative);
-        if (!(miss <= worst)) worst = miss;
-      }
+      if (!(bank.linearise(x, turn) <= tolerance.relative)) settled = false;
+      const worst = Math.max(
+        branches.worstMiss,
+        transistors.linearise(x, turn, tolerance.relative),
+        charges.linearise(x, span, tolerance.relative),
+      );
       const allowed = tolerance.amps + tolerance.ampsOfGreatest * branches.greatestAmps;
       if (settled && !branches.innerLost && worst <= allowed) return true;
     }
@@ -169,7 +169,7 @@ export class System {
 
   /**
    * Solves the equations as last linearised for a right side that comes from changes of the past alone:
-   * how the unknowns answer when the charges and fluxes before the step change.
+   * how the unknowns answer when the charges and fluxes before the step change. Not for bent capacitors.
    */
   respond(span: number, past: Float64Array, answer: Float64Array): void {
     const { states } = this.plan;
@@ -220,6 +220,7 @@ export class System {
     const { states } = plan;
     if (!this.still) {
       for (let k = 0; k < states.branch.length; k++) {
+        if (states.laws[k] !== null) continue;
         base[this.ownSlots[k]] -=
           k < states.capacitors ? span / states.capacity[k] : states.capacity[k] / span;
       }

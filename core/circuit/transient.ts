@@ -1,3 +1,4 @@
+import { storedAt } from './charge';
 import { CircuitError } from './error';
 import { StretchMemory } from './memory';
 import { settle } from './operating-point';
@@ -60,7 +61,7 @@ const CORNER = 3e-3;
 /** Charges or fluxes a plan starts from by its stated initial conditions; zero where none is given. */
 export function givenStates(plan: Plan): Float64Array {
   return plan.states.initial.map((initial, s) =>
-    Number.isNaN(initial) ? 0 : initial * plan.states.capacity[s],
+    storedAt(plan.states, s, Number.isNaN(initial) ? 0 : initial),
   );
 }
 
@@ -164,7 +165,7 @@ export class Transient {
       for (let s = 0; s < stored.length; s++) {
         const current = still.x[states.branch[s]];
         const voltage = still.x[states.a[s]] - still.x[states.b[s]];
-        stored[s] = states.capacity[s] * (s < states.capacitors ? voltage : current);
+        stored[s] = storedAt(states, s, s < states.capacitors ? voltage : current);
         system.x[states.branch[s]] = s < states.capacitors ? 0 : current;
       }
       system.past.set(stored);

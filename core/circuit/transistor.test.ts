@@ -149,13 +149,25 @@ describe('in a deck', () => {
     expect(collector(deck(card, 'q1 c b 0 t 2'))).toBeCloseTo(collector(deck(card, one)), 5);
   });
   test.each([
-    ['.model t npn(is=1e-14 ikf=0.1)', /^6: .*ikf=0\.1.*transistor model/],
+    ['.model t npn(is=1e-14 iss=0.1)', /^6: .*iss=0\.1.*transistor model/],
     ['.model t npn(bf=lots)', /^6: .*bf=lots/],
     ['.model t d(is=1e-14)', /^5: .*no transistor's model/],
     ['.model t njf(vto=-2)', /^6: .*njf is not known/],
     ['.model u npn()', /^5: .*no model t/],
   ])('%s is refused with its line', (card, words) => {
     expect(() => readDeck(deck(card))).toThrow(words);
+  });
+  test('at its knee current the gain is at 0.618 of its height; a leaking junction takes it at low currents', () => {
+    // 2 / (1 + sqrt(1 + 4 If / IKF)) at If = IKF is 0.618; with the base driven by a current, Ib BF is If.
+    const gain = (amps: number, more: string): number =>
+      -answerDeck(
+        readDeck(
+          `t\ni1 0 b ${amps}\nv1 c 0 5\nq1 c b 0 t\n.model t npn(is=1e-14 bf=100 ${more})\n.op\n.print op i(v1)\n.end`,
+        ),
+      ).rows[0][0] / amps;
+    expect(gain(1e-3, '')).toBeCloseTo(100, 1);
+    expect(gain(1e-3, 'ikf=0.1')).toBeCloseTo(61.8, 1);
+    expect(gain(1e-9, 'ise=1e-12 ne=2')).toBeLessThan(10);
   });
   test('one without three nodes is refused', () => {
     expect(() => readDeck(deck('.model t npn()', 'q1 c b t'))).toThrow(/^5: .*3 nodes/);

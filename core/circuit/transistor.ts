@@ -9,7 +9,7 @@ const reverse = new Float64Array(2);
 /**
  * Currents of an NPN transistor without its series resistances, from the voltages over its two
  * junctions. With If = IS (exp(Vbe/(NF Vt)) - 1) and Ir likewise over base and collector:
- * Ic = (If - Ir)(1 - Vbc/VAF) - Ir/BR, Ib = If/BF + Ir/BR (SPICE's form of Ebers and Moll's model).
+ * Ic = (If - Ir)/qb - Ir/BR, Ib = If/BF + Ir/BR, 1/qb = 2 (1 - Vbc/VAF - Vbe/VAR) / (1 + sqrt(1 + 4 (If/IKF + Ir/IKR))) (SPICE's form of Ebers and Moll's and of Gummel and Poon's model).
  * @param out receives [Ic, Ib, dIc/dVbe, dIc/dVbc, dIb/dVbe, dIb/dVbc], in amperes and siemens
  */
 export function transistorCurrents(
@@ -29,12 +29,27 @@ export function transistorCurrents(
   const carriedReverse = reverse[0] - leakReverse;
   const slopeForward = forward[1] - leakSlope;
   const slopeReverse = reverse[1] - leakSlope;
-  const narrowing = 1 - baseCollectorVolts / model.earlyVolts;
+  const {
+    earlyVolts,
+    reverseEarlyVolts = Infinity,
+    forwardKneeAmps = Infinity,
+    reverseKneeAmps = Infinity,
+  } = model;
+  const narrowing = 1 - baseCollectorVolts / earlyVolts - baseEmitterVolts / reverseEarlyVolts;
+  const root = Math.sqrt(
+    1 + 4 * Math.max(0, carriedForward / forwardKneeAmps + carriedReverse / reverseKneeAmps),
+  );
+  const share = 2 / (1 + root);
+  // How the share of the charge falls as either current rises.
+  const fall = (-share * share) / root;
+  const transport = share * narrowing;
+  const byForward = (fall * narrowing * slopeForward) / forwardKneeAmps - share / reverseEarlyVolts;
+  const byReverse = (fall * narrowing * slopeReverse) / reverseKneeAmps - share / earlyVolts;
   const carried = carriedForward - carriedReverse;
-  out[0] = carried * narrowing - carriedReverse / reverseGain - leakReverse;
+  out[0] = carried * transport - carriedReverse / reverseGain - leakReverse;
   out[1] = carriedForward / forwardGain + carriedReverse / reverseGain + leakForward + leakReverse;
-  out[2] = slopeForward * narrowing;
-  out[3] = -slopeReverse * narrowing - carried / model.earlyVolts - slopeReverse / reverseGain - leakSlope;
+  out[2] = slopeForward * transport + carried * byForward;
+  out[3] = -slopeReverse * transport + carried * byReverse - slopeReverse / reverseGain - leakSlope;
   out[4] = slopeForward / forwardGain + leakSlope;
   out[5] = slopeReverse / reverseGain + leakSlope;
 }

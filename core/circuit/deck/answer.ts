@@ -1,13 +1,15 @@
+import { storedAt } from '../charge';
 import { withinStep } from '../average';
 import { CircuitError } from '../error';
 import { settle } from '../operating-point';
 import { compile, type Plan } from '../plan';
-import { currentProbe, voltageProbe, type Probe } from '../probe';
+import { voltageProbe, type Probe } from '../probe';
 import { checkStructure } from '../structure';
 import { operatingPoint, sweep } from '../sweep';
 import { System } from '../system';
 import { Transient } from '../transient';
 import { DeckError } from './error';
+import { openedUp, ownerOf, wholeCurrentProbe, type OpenedUp } from './open-up';
 import type { Analysis, Deck } from './read';
 import type { Element, Netlist } from '../netlist';
 
@@ -38,38 +40,45 @@ export function answerDeck(deck: Deck, mostSteps = MOST_STEPS): DeckAnswer {
     return answer;
   } catch (error) {
     if (error instanceof CircuitError) {
-      const first = error.elements.find((id) => deck.lineOf.has(id));
-      throw new DeckError(first === undefined ? deck.analysis.line : deck.lineOf.get(first)!, error.message);
+      const lines = error.elements.flatMap((id) => deck.lineOf.get(ownerOf(id)) ?? []);
+      throw new DeckError(lines.at(0) ?? deck.analysis.line, error.message);
     }
     throw error;
   }
 }
 
-function probesOf(deck: Deck): (plan: Plan) => Probe[] {
+function probesOf(deck: Deck, beside: OpenedUp['beside']): (plan: Plan) => Probe[] {
   return (plan) =>
     deck.vectors.map((v) =>
-      v.kind === 'voltage' ? voltageProbe(plan, v.plus, v.minus) : currentProbe(plan, v.element),
+      v.kind === 'voltage' ? voltageProbe(plan, v.plus, v.minus) : wholeCurrentProbe(plan, v.element, beside),
     );
 }
 
 function solve(deck: Deck, mostSteps: number): DeckAnswer {
   const { analysis, netlist } = deck;
+  const { elements, beside } = openedUp(netlist.elements);
+  const opened: Netlist = { ...netlist, elements };
   const labels = deck.vectors.map((v) => v.label);
-  if (analysis.kind === 'op') return { headings: labels, rows: [operatingPoint(netlist, probesOf(deck))] };
+  if (analysis.kind === 'op')
+    return { headings: labels, rows: [operatingPoint(opened, probesOf(deck, beside))] };
   if (analysis.kind === 'dc') {
-    return { headings: ['sweep', ...labels], rows: sweep(netlist, analysis.ranges, probesOf(deck)) };
+    return { headings: ['sweep', ...labels], rows: sweep(opened, analysis.ranges, probesOf(deck, beside)) };
   }
-  checkStructure(netlist, analysis.fromGiven);
-  const plan = compile(netlist);
-  const probes = probesOf(deck)(plan);
+  checkStructure(opened, analysis.fromGiven);
+  const plan = compile(opened);
+  const probes = probesOf(deck, beside)(plan);
   const start = analysis.fromGiven
-    ? { stored: givenStored(deck, plan) }
+    ? { stored: givenStored(opened, deck, plan) }
     : deck.nodeVolts.size > 0
-      ? { stored: heldStored(deck, netlist) }
+      ? { stored: heldStored(deck, opened) }
       : ('rest' as const);
   const { stop } = analysis;
   const longestStep = analysis.longestStep ?? usualLongest(analysis, plan);
-  const run = new Transient(plan, { stop, longestStep, start, readEvery: analysis.step }, probes);
+  const run = new Transient(
+    plan,
+    { stop, longestStep, start, readEvery: analysis.step, ...(rings(plan) ? { relative: RING_ERROR } : {}) },
+    probes,
+  );
   const rows: number[][] = [];
   const count = Math.floor((analysis.stop - analysis.start) / analysis.step + 1e-6);
   const time = (i: number): number => Number((analysis.start + i * analysis.step).toPrecision(12));
@@ -105,6 +114,10 @@ function solve(deck: Deck, mostSteps: number): DeckAnswer {
 /** Rows that may be read off one step: between its ends the solution is a curve. */
 const ROWS_A_STEP = 20;
 
+/** A circuit of coils and capacitors may ring, and loses little over many swings only with small errors. */
+const rings = ({ states }: Plan): boolean => states.capacitors > 0 && states.ids.length > states.capacitors;
+const RING_ERROR = 5e-5;
+
 function usualLongest({ step, stop, start }: Extract<Analysis, { kind: 'tran' }>, { states }: Plan): number {
   // What has a coil may ring, and is followed from row to row.
   const rows = states.ids.length > states.capacitors ? 1 : ROWS_A_STEP;
@@ -112,13 +125,13 @@ function usualLongest({ step, stop, start }: Extract<Analysis, { kind: 'tran' }>
 }
 
 /** With UIC: IC= of each element, else what `.ic` gives its nodes, else nothing. */
-function givenStored(deck: Deck, plan: Plan): Float64Array {
-  const byId = new Map(deck.netlist.elements.map((e) => [e.id, e]));
+function givenStored(netlist: Netlist, deck: Deck, plan: Plan): Float64Array {
+  const byId = new Map(netlist.elements.map((e) => [e.id, e]));
   const at = (node: string): number => deck.nodeVolts.get(node) ?? 0;
   return plan.states.initial.map((initial, s) => {
-    const e = byId.get(plan.states.ids[s])!;
-    const level = Number.isNaN(initial) ? (e.kind === 'capacitor' ? at(e.a) - at(e.b) : 0) : initial;
-    return level * plan.states.capacity[s];
+    const e = byId.get(plan.states.ids[s]);
+    const level = Number.isNaN(initial) ? (e?.kind === 'capacitor' ? at(e.a) - at(e.b) : 0) : initial;
+    return storedAt(plan.states, s, level);
   });
 }
 
@@ -144,9 +157,11 @@ function heldStored(deck: Deck, netlist: Netlist): Float64Array {
   system.setSources(0);
   settle(system, 0, false);
   const { states } = plan;
-  return states.capacity.map((c, s) =>
-    s < states.capacitors
-      ? c * (system.x[states.a[s]] - system.x[states.b[s]])
-      : c * system.x[states.branch[s]],
+  return states.capacity.map((_, s) =>
+    storedAt(
+      states,
+      s,
+      s < states.capacitors ? system.x[states.a[s]] - system.x[states.b[s]] : system.x[states.branch[s]],
+    ),
   );
 }

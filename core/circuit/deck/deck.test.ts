@@ -84,6 +84,78 @@ describe('answers', () => {
   });
 });
 
+describe('what others write', () => {
+  const half = (...source: string[]): number =>
+    answer('t', `v1 a 0 ${source.join(' ')}`, 'r1 a b 1k', 'r2 b 0 1k', '.op', '.print op v(b)').rows[0][0];
+  test.each([
+    '6 ac 1',
+    'ac 1 0 6',
+    'dc=6 ac 1 90',
+    'dc 6 sin(0 1 50) ac 1',
+    'sin(0 1 50) ac 1 dc 6',
+    'ac dc 6',
+  ])('a source of "%s" stands at 6 V', (source) => expect(half(source)).toBeCloseTo(3, 9));
+  test('what is passed over is said, with its line', () => {
+    const cards = ['t', 'v1 c 0 5 ac 1', 'q1 c c 0 m', '.model m npn(bf=80 xtf=2)', '.op', '.print op v(c)'];
+    expect(readDeck(cards.join('\n')).notes).toEqual([
+      { line: 4, text: expect.stringMatching(/^XTF of model m /) },
+      { line: 2, text: expect.stringMatching(/^AC of v1 /) },
+    ]);
+  });
+  test('three alike are one of three times the area; a parameter may stand without its sign', () => {
+    const leg = (card: string): number =>
+      answer('t', 'v1 a 0 5', 'r1 a b 1k', card, '.model d1 d(is 1e-12 n 1.5 rs 10)', '.op', '.print op v(b)')
+        .rows[0][0];
+    expect(leg('d1 b 0 d1 m=3')).toBeCloseTo(leg('d1 b 0 d1 3'), 12);
+    expect(leg('d1 b 0 d1 m=3')).toBeLessThan(leg('d1 b 0 d1') - 0.01);
+  });
+  test('a substrate may stand before the model, and a model may be called as a node is', () => {
+    const volts = (card: string): number =>
+      answer(
+        't',
+        'v1 p 0 5',
+        'r1 p s 1k',
+        'r2 p b 100k',
+        card,
+        '.model 9 npn(bf=80)',
+        '.op',
+        '.print op v(s)',
+      ).rows[0][0];
+    expect(volts('q1 s b 0 0 9')).toBe(volts('q1 s b 0 9'));
+  });
+  test('a ring begun from its charges swings as a cosine: 1 F and 1 H, 5 V, 100 s', () => {
+    const { rows } = answer(
+      't',
+      'c1 a 0 1 ic=5',
+      'l1 a 0 1',
+      'c2 b 0 1',
+      'l2 b 0 1 ic=5',
+      '.tran .1 100 uic',
+      '.print tran v(a) v(b)',
+    );
+    expect(rows).toHaveLength(1001);
+    for (const [t, a, b] of rows) {
+      expect(Math.abs(a - 5 * Math.cos(t))).toBeLessThan(0.05);
+      expect(Math.abs(b + 5 * Math.sin(t))).toBeLessThan(0.05);
+    }
+  });
+  test('a junction fed by a current stores what flowed into it', () => {
+    // Depletion charge between 0 and -5 V: CJ0 VJ / (1 - M) ((1 + 5 / VJ)^(1 - M) - 1).
+    const { rows } = answer(
+      't',
+      'i1 0 a pulse(0 -1u 0 1n 1n 1 2)',
+      'd1 a 0 m',
+      '.model m d(is=1e-18 cjo=100p vj=0.8 m=0.4)',
+      'r1 a 0 1g',
+      '.tran 1u 400u',
+      '.print tran v(a)',
+    );
+    const charge = (v: number): number => ((100e-12 * 0.8) / 0.6) * ((1 - v / 0.8) ** 0.6 - 1);
+    for (const [t, v] of rows.slice(10, 300)) expect(charge(v) / (1e-6 * t)).toBeCloseTo(1, 2);
+    expect(rows[300][1]).toBeLessThan(-4);
+  });
+});
+
 describe('refusals name the line and the reason', () => {
   const op = ['.op', '.print op v(a)'];
   test.each([
@@ -95,7 +167,16 @@ describe('refusals name the line and the reason', () => {
     [['t', 'v1 a 0 5', 'd1 a 0 nomodel', ...op], 3, /no model nomodel/],
     [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m njf', ...op], 4, /model type njf/],
     [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m npn', ...op], 3, /no diode's model/],
-    [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m d(cjo=1p)', ...op], 4, /cjo=1p/],
+    [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m d(cjp=1p)', ...op], 4, /cjp=1p/],
+    [['t', 'v1 a 0 5', 'd1 a 0 m', '.model m d(cjo=1p m=1)', ...op], 4, /grading of 1/],
+    [['t', 'v1 a 0 dc 5 ac', 'v2 a 0 ac 1 pwr 3', 'r1 a 0 1k', ...op], 3, /'pwr' is not understood/],
+    [['t', 'v1 a 0 sin(0 1 50) pulse(0 1)', 'r1 a 0 1k', ...op], 2, /two waveforms/],
+    [
+      ['t', 'v1 a 0 5', 'q1 a a 0 s n', '.model n npn(ccs=1p)', '.tran 1u 1m', '.print tran v(a)'],
+      3,
+      /node s floats/,
+    ],
+    [['t', 'v1 a 0 5', 'r1 a 0 1k m=0', ...op], 3, /stands for 0 alike/],
     [['t', 'v1 a 0 5', 'x1 a 0 sub', ...op], 3, /no subcircuit sub/],
     [
       ['t', 'v1 a 0 5', 'x1 a sub', '.subckt sub p q', 'r1 p q 1', '.ends', ...op],
@@ -196,6 +277,20 @@ describe('writing', () => {
     ],
   };
   const request = { cards: ['.tran 10u 3m uic', '.print tran v(d) v(g) i(l1)'] };
+  test('junctions that store, gains that fall and a substrate come back as they were written', () => {
+    const text = writeDeck(
+      readDeck(
+        't\nv1 c 0 5\nd1 c 0 m\nq1 c c 0 s n\nr1 s 0 1\n.model m d(cjo=4p tt=6n)\n.model n npn(ikf=0.2 ise=1e-14 ne=1.6 var=20 cje=8p tf=0.4n cjc=5p mjc=0.4 ccs=2p)\n.op\n.print op v(c)',
+      ).netlist,
+      { cards: ['.op', '.print op v(c)'] },
+    );
+    expect(text).toMatch(/cjo=[^]*tt=[^]*ikf=/);
+    expect(
+      writeDeck(readDeck(text).netlist, { cards: ['.op', '.print op v(c)'] })
+        .split('\n')
+        .slice(1),
+    ).toEqual(text.split('\n').slice(1));
+  });
   test('writer, reader, writer: the same deck; our own elements come back as themselves', () => {
     const once = writeDeck(netlist, request);
     const back = readDeck(once);

@@ -16,6 +16,13 @@ export interface Expanded {
     readonly own?: Element;
   }[];
   readonly controls: readonly Card[];
+  readonly notes: readonly DeckNote[];
+}
+
+/** What was passed over while a deck was read. */
+export interface DeckNote {
+  readonly line: number;
+  readonly text: string;
 }
 
 /** A stretch of cards with what is defined in it. */
@@ -59,7 +66,8 @@ function look<T>(scope: Scope | null, pick: (s: Scope) => T | undefined): T | un
 }
 
 /** Sorts cards into scopes; control cards are the deck's own. */
-function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
+function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[]; notes: DeckNote[] } {
+  const notes: DeckNote[] = [];
   const top = newScope(null);
   const controls: Card[] = [];
   const open: { scope: Scope; line: number; own: boolean }[] = [];
@@ -94,7 +102,12 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
     } else if (inOwn) {
       continue;
     } else if (words[0] === '.model') {
-      const { name, model } = modelOf(words, card.line);
+      const { name, model, passedOver } = modelOf(words, card.line);
+      for (const parameter of passedOver)
+        notes.push({
+          line: card.line,
+          text: `${parameter} of model ${name} is passed over: it counts at high currents or frequencies`,
+        });
       if (scope.models.has(name)) throw new DeckError(card.line, `a second model called ${name}`);
       scope.models.set(name, model);
     } else if (words[0].startsWith('.')) {
@@ -112,7 +125,7 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
     } else scope.cards.push(card);
   }
   if (open.length > 0) throw new DeckError(open[open.length - 1].line, '.subckt without .ends');
-  return { top, controls };
+  return { top, controls, notes };
 }
 
 /**
@@ -120,7 +133,7 @@ function scopesOf(cards: readonly Card[]): { top: Scope; controls: Card[] } {
  * @throws DeckError for unknown cards, wrong pin counts, circular subcircuits or too many elements
  */
 export function expand(cards: readonly Card[]): Expanded {
-  const { top, controls } = scopesOf(cards);
+  const { top, controls, notes } = scopesOf(cards);
   const items: Expanded['items'][number][] = [];
   let instances = 0;
   const place = (
@@ -147,12 +160,18 @@ export function expand(cards: readonly Card[]): Expanded {
       }
       const { pins: ends, what } = modelled;
       if (words.length < ends + 2) throw new DeckError(line, `${words[0]} needs ${ends} nodes and a model`);
-      const name = words[ends + 1];
-      const model = look(scope, (s) => s.models.get(name));
+      const called = (word: string | undefined): DeckModel | undefined =>
+        word === undefined ? undefined : look(scope, (s) => s.models.get(word));
+      // A transistor's substrate may stand before its model.
+      const substrate =
+        words[0][0] === 'q' && !called(words[ends + 1]) && called(words[ends + 2]) !== undefined;
+      const name = words[substrate ? ends + 2 : ends + 1];
+      const model = called(name);
       if (!model) throw new DeckError(line, `there is no model ${name}`);
       if ((model.kind === 'diode') !== (what === 'diode'))
         throw new DeckError(line, `${name} is no ${what}'s model`);
-      items.push({ line, id, words, nodes: words.slice(1, ends + 1).map(node), model });
+      const all = words.slice(1, ends + 1 + (substrate ? 1 : 0)).map(node);
+      items.push({ line, id, words: substrate ? words.toSpliced(ends + 1, 1) : words, nodes: all, model });
     }
   };
   const instance = (
@@ -194,5 +213,5 @@ export function expand(cards: readonly Card[]): Expanded {
     place(sub.scope, `${id}.`, new Map(sub.pins.map((p, i) => [p, ends[i]])), [...within, sub]);
   };
   place(top, '', new Map(), []);
-  return { items, controls };
+  return { items, controls, notes };
 }

@@ -1,8 +1,8 @@
-import type { JunctionModel } from '../../part/junction-model';
 import { GROUND, nodesOf, type Element, type Netlist } from '../netlist';
 import { signalOf } from '../waveform';
+import { timesDiode, timesTransistor } from '../../part/area';
 import { DeckError } from './error';
-import { expand, type Expanded } from './expand';
+import { expand, type DeckNote, type Expanded } from './expand';
 import { cardsOf, wordsOf, type Card } from './lines';
 import { spiceNumber } from './number';
 import { sourceValue, type RunTimes } from './source';
@@ -42,6 +42,8 @@ export interface Deck {
   readonly nodeVolts: ReadonlyMap<string, number>;
   /** The line each element stands on. */
   readonly lineOf: ReadonlyMap<string, number>;
+  /** What was passed over because no answer hangs on it, or little. */
+  readonly notes: readonly DeckNote[];
 }
 
 const figure = (text: string | undefined, line: number, what: string): number => {
@@ -69,9 +71,12 @@ export function readDeck(source: string): Deck {
   const times: RunTimes =
     analysis.kind === 'tran' ? { step: analysis.step, stop: analysis.stop } : { step: 1e-9, stop: 1 };
   const elements: Element[] = [];
+  const notes = [...expanded.notes];
   const lineOf = new Map<string, number>();
   for (const item of expanded.items) {
-    const e = item.own ?? elementOf(item, times, analysis.kind === 'tran');
+    const e =
+      item.own ??
+      elementOf(item, times, analysis.kind === 'tran', (text) => notes.push({ line: item.line, text }));
     if (lineOf.has(e.id)) throw new DeckError(item.line, `a second element called ${e.id}`);
     lineOf.set(e.id, item.line);
     elements.push(e);
@@ -84,6 +89,7 @@ export function readDeck(source: string): Deck {
     vectors: vectorsOf(expanded.controls, analysis, elements),
     nodeVolts: nodeVoltsOf(expanded.controls, elements),
     lineOf,
+    notes,
   };
   if (analysis.kind === 'dc') {
     for (const r of analysis.ranges) {
@@ -96,7 +102,12 @@ export function readDeck(source: string): Deck {
   return deck;
 }
 
-function elementOf(item: Expanded['items'][number], times: RunTimes, running: boolean): Element {
+function elementOf(
+  item: Expanded['items'][number],
+  times: RunTimes,
+  running: boolean,
+  note: (text: string) => void,
+): Element {
   const { line, words, id, model } = item;
   const [a, b] = item.nodes;
   switch (words[0][0]) {
@@ -105,23 +116,33 @@ function elementOf(item: Expanded['items'][number], times: RunTimes, running: bo
     case 'l': {
       const amount = figure(words[3], line, 'its value');
       let initial: number | undefined;
+      let many = 1;
       for (const extra of words.slice(4)) {
+        if (AT_27.test(extra)) continue;
+        const alike = /^m=(.+)$/.exec(extra);
+        if (alike) {
+          many = figure(alike[1], line, 'M');
+          if (!(many > 0)) throw new DeckError(line, `${id} stands for ${many} alike`);
+          continue;
+        }
         const given = /^ic=(.+)$/.exec(extra);
         if (!given || words[0][0] === 'r') throw new DeckError(line, `'${extra}' is not understood`);
         initial = figure(given[1], line, 'IC');
       }
       if (words[0][0] === 'r') {
         if (amount < 0) throw new DeckError(line, `${id} has a negative resistance`);
-        return { kind: 'resistor', id, a, b, ohms: amount };
+        return { kind: 'resistor', id, a, b, ohms: amount / many };
       }
       if (!(amount > 0)) throw new DeckError(line, `${id} has a value that is not above zero`);
       return words[0][0] === 'c'
-        ? { kind: 'capacitor', id, a, b, farads: amount, initialVolts: initial }
-        : { kind: 'inductor', id, a, b, henries: amount, initialAmps: initial };
+        ? { kind: 'capacitor', id, a, b, farads: amount * many, initialVolts: initial }
+        : { kind: 'inductor', id, a, b, henries: amount / many, initialAmps: initial };
     }
     case 'v':
     case 'i': {
       const value = sourceValue(words.slice(3), line, times);
+      for (const term of value.passedOver)
+        note(`${term} of ${id} is passed over: no small-signal analysis is asked for`);
       const still = value.dc ?? signalOf(value.wave).at(0);
       const wave = running ? value.wave : { kind: 'dc' as const, level: still };
       return { kind: words[0][0] === 'v' ? 'voltage' : 'current', id, a, b, wave };
@@ -133,7 +154,7 @@ function elementOf(item: Expanded['items'][number], times: RunTimes, running: bo
           id,
           a,
           b,
-          model: scaled(model.model, areaOf(words.slice(4), line, 'a diode')),
+          model: timesDiode(model.model, areaOf(words.slice(4), line, 'a diode')),
         };
       return transistorOf(item);
   }
@@ -142,7 +163,7 @@ function elementOf(item: Expanded['items'][number], times: RunTimes, running: bo
 /** A Q card: collector, base, emitter, model and area. */
 function transistorOf({ id, nodes, words, line, model }: Expanded['items'][number]): Element {
   if (model === undefined || model.kind === 'diode') throw new DeckError(line, `${id} has no model`);
-  const [a, c, b] = nodes;
+  const [a, c, b, substrate] = nodes;
   const area = areaOf(words.slice(5), line, 'a transistor');
   const m = model.model;
   return {
@@ -152,36 +173,31 @@ function transistorOf({ id, nodes, words, line, model }: Expanded['items'][numbe
     b,
     c,
     polarity: model.kind,
-    model: {
-      ...m,
-      saturationAmps: m.saturationAmps * area,
-      baseOhms: m.baseOhms / area,
-      collectorOhms: m.collectorOhms / area,
-      emitterOhms: m.emitterOhms / area,
-    },
+    ...(substrate === undefined ? {} : { substrate }),
+    model: timesTransistor(m, area),
   };
 }
 
-/** The area behind the model of an element; 1 where none is given. */
+/** What says how a value moves with temperature, or what only noise and small signals ask for. */
+const AT_27 = /^(tc|tc1|tc2|tce|noisy|ac)=/;
+
+/** The area behind the model of an element times how many alike it stands for; 1 where none is given. */
 function areaOf(extras: readonly string[], line: number, what: string): number {
   let area = 1;
+  let many = 1;
   for (const extra of extras) {
+    if (extra === 'off' || /^(noisy|ic)=/.test(extra)) continue;
+    const alike = /^m=(.+)$/.exec(extra);
+    if (alike) {
+      many = figure(alike[1], line, 'M');
+      if (!(many > 0)) throw new DeckError(line, `${what} stands for ${many} alike`);
+      continue;
+    }
     const plain = extra.replace(/^area=/, '');
-    if (plain === 'off') continue;
     area = figure(plain, line, 'the area');
     if (!(area > 0)) throw new DeckError(line, `${what} has an area that is not above zero`);
   }
-  return area;
-}
-
-function scaled(model: JunctionModel, area: number): JunctionModel {
-  if (area === 1) return model;
-  return {
-    ...model,
-    saturationAmps: model.saturationAmps * area,
-    seriesOhms: model.seriesOhms / area,
-    breakdownAmps: (model.breakdownAmps ?? 1e-3) * area,
-  };
+  return area * many;
 }
 
 function analysisOf(controls: readonly Card[]): Analysis {

@@ -12,6 +12,8 @@ export interface RunTimes {
 export interface SourceValue {
   readonly dc: number | null;
   readonly wave: Wave;
+  /** Small-signal terms that say nothing of it at rest or over time. */
+  readonly passedOver: readonly string[];
 }
 
 function figures(words: readonly string[], line: number): number[] {
@@ -34,7 +36,8 @@ function pulse(f: readonly number[], line: number, run: RunTimes): Wave {
     rise: rise > 0 ? rise : run.step,
     fall: fall > 0 ? fall : run.step,
     width,
-    period: period > 0 ? period : Infinity,
+    // One period and no more is seen of what comes again after the run.
+    period: period > 0 && delay + period < run.stop ? period : Infinity,
   };
   if (Number.isFinite(wave.period) && wave.rise + wave.width + wave.fall > wave.period * (1 + 1e-9)) {
     throw new DeckError(line, 'PULSE has a period shorter than its rise, width and fall together');
@@ -77,27 +80,50 @@ function sine(f: readonly number[], line: number, run: RunTimes): Wave {
   return { kind: 'sine', offset, amplitude, hertz, delay, damping, phaseDegrees };
 }
 
+/** Small-signal terms, which none of our analyses asks for, and how many figures may stand behind each. */
+const smallSignal: Readonly<Record<string, number>> = { ac: 2, distof1: 2, distof2: 2, portnum: 1, z0: 1 };
+const waves: readonly string[] = ['pulse', 'sin', 'pwl'];
+const isKeyword = (word: string): boolean => {
+  const name = word.split('=')[0];
+  return name === 'dc' || waves.includes(name) || Object.hasOwn(smallSignal, name);
+};
+
 /**
- * Reads what stands after the nodes of a V or I card: `[DC] x`, PULSE, SIN or PWL, alone or after a DC value.
+ * Reads what stands after the nodes of a V or I card: `[DC] x`, PULSE, SIN or PWL, in any order, small-signal terms passed over.
  * @throws DeckError naming the word it does not understand
  */
 export function sourceValue(words: readonly string[], line: number, run: RunTimes): SourceValue {
   let dc: number | null = null;
   let wave: Wave | null = null;
+  const passedOver: string[] = [];
   for (let i = 0; i < words.length; i++) {
     const w = words[i];
-    if (w === 'dc') {
-      if (i + 1 >= words.length) throw new DeckError(line, 'DC has no value');
-      dc = figures([words[++i]], line)[0];
-    } else if (w === 'pulse' || w === 'sin' || w === 'pwl') {
+    const [name, given] = w.split('=');
+    const next = words.at(i + 1);
+    if (name === 'dc' && given !== undefined) dc = figures([given], line)[0];
+    else if (w === 'dc') {
+      if (next === undefined) throw new DeckError(line, 'DC has no value');
+      if (!isKeyword(next)) dc = figures([words[++i]], line)[0];
+    } else if (Object.hasOwn(smallSignal, name)) {
+      passedOver.push(name.toUpperCase());
+      if (given !== undefined) figures([given], line);
+      for (let taken = given === undefined ? 0 : 1; taken < smallSignal[name]; taken++) {
+        const figure = words.at(i + 1);
+        if (figure === undefined || spiceNumber(figure) === null) break;
+        i++;
+      }
+    } else if (waves.includes(w)) {
+      if (wave !== null) throw new DeckError(line, 'a source has two waveforms');
       const rest = words.slice(i + 1);
-      wave = w === 'pwl' ? pwl(rest, line) : (w === 'pulse' ? pulse : sine)(figures(rest, line), line, run);
-      break;
+      const end = rest.findIndex(isKeyword);
+      const own = end < 0 ? rest : rest.slice(0, end);
+      wave = w === 'pwl' ? pwl(own, line) : (w === 'pulse' ? pulse : sine)(figures(own, line), line, run);
+      i += own.length;
     } else {
       const f = spiceNumber(w);
       if (f === null || dc !== null) throw new DeckError(line, `'${w}' is not understood in a source`);
       dc = f;
     }
   }
-  return { dc, wave: wave ?? { kind: 'dc', level: dc ?? 0 } };
+  return { dc, wave: wave ?? { kind: 'dc', level: dc ?? 0 }, passedOver };
 }

@@ -1,5 +1,6 @@
 import { dccCorners, type Wave } from '../waveform';
 import { limiterBody, limiterCard, regulatorBody, regulatorCard, switchBody, switchCard } from './own';
+import { stores, type JunctionCharge } from '../../part/junction-charge';
 import type { JunctionModel } from '../../part/junction-model';
 import type { TransistorModel } from '../../part/transistor-model';
 import type { Element, Netlist } from '../netlist';
@@ -70,13 +71,32 @@ const modelText = (m: JunctionModel): string =>
     `is=${m.saturationAmps} n=${m.emission} rs=${m.seriesOhms}`,
     m.breakdownVolts === undefined ? '' : ` bv=${m.breakdownVolts}`,
     m.breakdownAmps === undefined ? '' : ` ibv=${m.breakdownAmps}`,
+    chargeText(m.charge, ['cjo', 'vj', 'm', 'tt']),
   ].join('');
+
+/** What a junction stores, as parameters by these names. */
+const chargeText = (q: JunctionCharge | undefined, [cj, vj, m, tt]: readonly string[]): string =>
+  stores(q)
+    ? ` ${cj}=${q.zeroBiasFarads} ${vj}=${q.builtInVolts} ${m}=${q.grading} ${tt}=${q.transitSeconds} fc=${q.forwardShare}`
+    : '';
+const given = (name: string, figure: number | undefined): string =>
+  figure === undefined || !Number.isFinite(figure) ? '' : ` ${name}=${figure}`;
 
 const transistorText = (m: TransistorModel): string =>
   [
     `is=${m.saturationAmps} bf=${m.forwardGain} br=${m.reverseGain} nf=${m.forwardEmission} nr=${m.reverseEmission}`,
     Number.isFinite(m.earlyVolts) ? ` vaf=${m.earlyVolts}` : '',
     ` rb=${m.baseOhms} rc=${m.collectorOhms} re=${m.emitterOhms}`,
+    given('var', m.reverseEarlyVolts),
+    given('ikf', m.forwardKneeAmps),
+    given('ikr', m.reverseKneeAmps),
+    given('ise', m.emitterLeakAmps),
+    given('ne', m.emitterLeakEmission),
+    given('isc', m.collectorLeakAmps),
+    given('nc', m.collectorLeakEmission),
+    given('ccs', m.substrateFarads),
+    chargeText(m.emitterCharge, ['cje', 'vje', 'mje', 'tf']),
+    chargeText(m.collectorCharge, ['cjc', 'vjc', 'mjc', 'tr']),
   ].join('');
 
 /** Lines longer than this are continued: old readers stop near 1000 characters. */
@@ -132,7 +152,9 @@ export function writeDeck(netlist: Netlist, request: DeckRequest): string {
       case 'transistor': {
         const text = `${e.polarity}(${transistorText(e.model)})`;
         if (!models.has(text)) models.set(text, `transistor${models.size + 1}`);
-        lines.push(`${name} ${a} ${deckNode(e.c)} ${b} ${models.get(text)!}`);
+        lines.push(
+          `${name} ${a} ${deckNode(e.c)} ${b} ${e.substrate === undefined ? '' : `${deckNode(e.substrate)} `}${models.get(text)!}`,
+        );
         break;
       }
       case 'limiter':
